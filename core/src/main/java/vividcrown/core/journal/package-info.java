@@ -1,0 +1,2 @@
+/** What still stands in the record after corrections? See {@link vividcrown.core.journal.Corrections}. */
+package vividcrown.core.journal;

@@ -1,0 +1,71 @@
+package vividcrown.core.odds;
+
+import org.hipparchus.analysis.solvers.BrentSolver;
+import org.hipparchus.distribution.continuous.BetaDistribution;
+
+/**
+ * What is believed about a share of successes, as a Beta distribution. Counts are added to it as they come in.
+ *
+ * <p>Example: from {@code Rate.of(17, 3)} (mean 85 %), 38 takes out of 45 give mean (17 + 38) / (20 + 45) = 84.6 %.
+ *
+ * @param successes alpha: prior weight plus successes counted, above 0
+ * @param failures beta: prior weight plus failures counted, above 0
+ */
+public record Rate(double successes, double failures) {
+
+    public Rate {
+        if (!(successes > 0) || !(failures > 0)) {
+            throw new IllegalArgumentException(
+                    "A rate needs successes and failures above 0, but got %s and %s".formatted(successes, failures));
+        }
+    }
+
+    public static Rate of(double successes, double failures) {
+        return new Rate(successes, failures);
+    }
+
+    /**
+     * The belief with this mean whose 5 % quantile is the share of a poor day: a good operation most of the time, a
+     * poor day one time in twenty. The weight is solved for.
+     *
+     * @param mean usual share, above {@code poorDay}, below 1
+     * @param poorDay share on a poor day, above 0
+     */
+    public static Rate fromUsualAndPoorDay(double mean, double poorDay) {
+        if (!(0 < poorDay && poorDay < mean && mean < 1)) {
+            throw new IllegalArgumentException(
+                    "Needs 0 < poorDay < mean < 1, but got poorDay %s and mean %s".formatted(poorDay, mean));
+        }
+        double weight = new BrentSolver(1e-9).solve(200,
+                candidate -> of(mean * candidate, (1 - mean) * candidate).quantile(0.05) - poorDay, 0.5, 5000);
+        return of(mean * weight, (1 - mean) * weight);
+    }
+
+    /** The belief after counting {@code succeeded} out of {@code tried} more. */
+    public Rate updatedBy(int succeeded, int tried) {
+        if (succeeded < 0 || succeeded > tried) {
+            throw new IllegalArgumentException(
+                    "succeeded must lie between 0 and tried (%d), but is %d".formatted(tried, succeeded));
+        }
+        return new Rate(successes + succeeded, failures + tried - succeeded);
+    }
+
+    public double mean() {
+        return successes / (successes + failures);
+    }
+
+    /** The share below which the true one lies with probability {@code probability} (0 to 1). */
+    public double quantile(double probability) {
+        return distribution().inverseCumulativeProbability(probability);
+    }
+
+    /** The interval with equal tails: 0.9 leaves 5 % on either side. */
+    public Interval credible(double probability) {
+        double tail = (1 - probability) / 2;
+        return new Interval(quantile(tail), quantile(1 - tail), probability);
+    }
+
+    private BetaDistribution distribution() {
+        return new BetaDistribution(successes, failures);
+    }
+}

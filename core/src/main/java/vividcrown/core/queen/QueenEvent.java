@@ -1,0 +1,86 @@
+package vividcrown.core.queen;
+
+import java.util.UUID;
+
+/** Something that was seen of, or done with, one queen: from cell cup to her end. A closed family. */
+public sealed interface QueenEvent {
+
+    /** Larva put into a cup. The first event of every queen that we raised. */
+    record Grafted(UUID graft, int bar, int cup) implements QueenEvent {
+    }
+
+    /** At 24 h: the larva was accepted, the cup walls are drawn. */
+    record Took() implements QueenEvent {
+    }
+
+    record DidNotTake() implements QueenEvent {
+    }
+
+    record SealedSeen() implements QueenEvent {
+    }
+
+    record Culled(CullReason reason) implements QueenEvent {
+    }
+
+    /** A cell or virgin was put into a nuc. */
+    record PlacedInNuc(UUID nuc) implements QueenEvent {
+    }
+
+    /** A cell was put into a cage of the incubator. */
+    record CagedInIncubator(int cage) implements QueenEvent {
+    }
+
+    /** The round lid, or the virgin out of her cell. */
+    record Emerged() implements QueenEvent {
+    }
+
+    /** The cell was opened or torn down: nothing came of it. */
+    record Dud() implements QueenEvent {
+    }
+
+    record VirginSeen() implements QueenEvent {
+    }
+
+    /** The box was looked through for eggs and had none. */
+    record NoEggsYet() implements QueenEvent {
+    }
+
+    /** Eggs, one to a cell. */
+    record EggsSeen() implements QueenEvent {
+    }
+
+    /** A patch of flat, even sealed worker brood: her laying is judged sound. */
+    record SealedWorkerBroodSeen() implements QueenEvent {
+    }
+
+    record DroneBroodOnly() implements QueenEvent {
+    }
+
+    /** Looked for, not seen. Weak evidence; she may still be there. */
+    record NotFound() implements QueenEvent {
+    }
+
+    record Dead() implements QueenEvent {
+    }
+
+    record Marked(YearColour colour, String number) implements QueenEvent {
+    }
+
+    /** Taken out of the record for good: sold, given away, shaken out. */
+    record TakenOut(String whereTo) implements QueenEvent {
+    }
+
+    record Noted(String text) implements QueenEvent {
+    }
+
+    /** A queen that was here before the record, or was bought: her stage is stated, not followed. */
+    record Known(Stage stage, int emergenceYear) implements QueenEvent {
+        public Known {
+            if (emergenceYear < 0 || emergenceYear > 2200) {
+                throw new IllegalArgumentException(
+                        "emergenceYear must lie between 1 and 2200, or be 0 for unknown, but is %d"
+                                .formatted(emergenceYear));
+            }
+        }
+    }
+}

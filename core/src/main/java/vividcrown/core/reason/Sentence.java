@@ -1,0 +1,74 @@
+package vividcrown.core.reason;
+
+import java.text.MessageFormat;
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.List;
+import java.util.Locale;
+import java.util.ResourceBundle;
+import vividcrown.core.time.DatedSpan;
+
+/**
+ * Something to say, apart from the language it is said in: a key of {@code sentences.properties} and what fills its
+ * gaps. Days and spans are written as people say them ("Thu 12 June", "12–14 June").
+ *
+ * @param key key in {@code sentences.properties}; an unknown key fails when the sentence is rendered
+ * @param arguments texts, numbers, days, spans, or further sentences
+ */
+public record Sentence(String key, List<Object> arguments) {
+
+    public Sentence {
+        arguments = List.copyOf(arguments);
+    }
+
+    public static Sentence of(String key, Object... arguments) {
+        return new Sentence(key, List.of(arguments));
+    }
+
+    /** In the given language; falls back to English where a language has no text for it. */
+    public String in(Locale locale) {
+        String pattern = ResourceBundle.getBundle("vividcrown.core.sentences", locale, Fallback.TO_ENGLISH)
+                .getString(key);
+        Object[] filled = arguments.stream().map(argument -> written(argument, locale)).toArray();
+        return new MessageFormat(pattern, locale).format(filled);
+    }
+
+    @Override
+    public String toString() {
+        return in(Locale.ENGLISH);
+    }
+
+    private static Object written(Object argument, Locale locale) {
+        return switch (argument) {
+            case LocalDate day -> DateTimeFormatter.ofPattern("EEE d MMMM", locale).format(day);
+            case DatedSpan span -> written(span, locale);
+            case Sentence sentence -> sentence.in(locale);
+            default -> argument;
+        };
+    }
+
+    private static String written(DatedSpan span, Locale locale) {
+        DateTimeFormatter full = DateTimeFormatter.ofPattern("d MMMM", locale);
+        if (span.earliest().equals(span.latest())) {
+            return full.format(span.earliest());
+        }
+        boolean sameMonth = span.earliest().getMonth() == span.latest().getMonth();
+        String first = sameMonth ? String.valueOf(span.earliest().getDayOfMonth()) : full.format(span.earliest());
+        return first + "–" + full.format(span.latest());
+    }
+
+    private static final class Fallback extends ResourceBundle.Control {
+        static final ResourceBundle.Control TO_ENGLISH = new Fallback();
+
+        @Override
+        public List<String> getFormats(String baseName) {
+            return FORMAT_PROPERTIES;
+        }
+
+        /** The base file is English; the machine's own language must not decide. */
+        @Override
+        public Locale getFallbackLocale(String baseName, Locale locale) {
+            return Locale.ROOT.equals(locale) ? null : Locale.ROOT;
+        }
+    }
+}

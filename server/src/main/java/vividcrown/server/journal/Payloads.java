@@ -1,0 +1,22 @@
+package vividcrown.server.journal;
+
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Details of entries to JSON and back. */
+@Component
+public class Payloads {
+    private final JsonMapper json;
+
+    Payloads(JsonMapper json) {
+        this.json = json;
+    }
+
+    public String write(Object detail) {
+        return json.writeValueAsString(detail);
+    }
+
+    public <T> T read(JournalEntry entry, Class<T> type) {
+        return json.readValue(entry.detail(), type);
+    }
+}

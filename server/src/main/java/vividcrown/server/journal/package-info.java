@@ -1,0 +1,5 @@
+/** What was seen and done. Append only. */
+@NullMarked
+package vividcrown.server.journal;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,48 @@
+package vividcrown.server.person;
+
+import jakarta.servlet.http.HttpServletResponse;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+
+/** Sessions in a cookie, a CSRF token for everything that changes, and every path under /api closed unless said here. */
+@Configuration
+class SecurityConfiguration {
+
+    private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; "
+            + "img-src 'self' data:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
+        return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/v1/reckon/**"))
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
+                        .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi").permitAll()
+                        .requestMatchers("/api/**").authenticated().anyRequest().permitAll())
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((_, response, _) -> {
+                    response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
+                    response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+                    response.getWriter().write("""
+                            {"type":"urn:vividcrown:signed-out","status":401,\
+                            "detail":"You are signed out. Sign in again; what you entered is kept on this device."}""");
+                })).logout(logout -> logout.disable()).build();
+    }
+
+    @Bean
+    SecurityContextRepository contexts() {
+        return new HttpSessionSecurityContextRepository();
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+    }
+}

@@ -1,0 +1,94 @@
+package vividcrown.server.person;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.Valid;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
+import org.springframework.security.core.authority.SimpleGrantedAuthority;
+import org.springframework.security.core.context.SecurityContext;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.server.clock.Today;
+import vividcrown.server.operation.CrownProperties;
+import vividcrown.server.operation.OperationRecord;
+import vividcrown.server.operation.Operations;
+import vividcrown.server.problem.Refusal;
+
+/** Signing in and out, and who is signed in. */
+@RestController
+@RequestMapping("/api/v1/session")
+class SessionController {
+
+    record SignIn(@NotBlank String email, @NotBlank String password) {
+    }
+
+    /**
+     * @param today the day it is for the operation
+     * @param demo demo mode: the day can be moved
+     */
+    record Session(UUID personId, String name, Role role, String operation, String zone, LocalDate today, boolean demo,
+            boolean hasCalendarLink) {
+    }
+
+    private final People people;
+    private final SecurityContextRepository contexts;
+    private final Operations operations;
+    private final Today today;
+    private final CrownProperties properties;
+
+    SessionController(People people, SecurityContextRepository contexts, Operations operations, Today today,
+            CrownProperties properties) {
+        this.people = people;
+        this.contexts = contexts;
+        this.operations = operations;
+        this.today = today;
+        this.properties = properties;
+    }
+
+    @PostMapping
+    Session signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
+        SignedIn person = people.withPassword(asked.email().strip().toLowerCase(Locale.ROOT), asked.password())
+                .orElseThrow(() -> Refusal
+                        .signInFailed("This e-mail address and password do not belong together. Check both and try again."));
+        if (request.getSession(false) != null) {
+            request.changeSessionId();
+        }
+        SecurityContext context = SecurityContextHolder.createEmptyContext();
+        context.setAuthentication(UsernamePasswordAuthenticationToken.authenticated(person, "",
+                List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
+        SecurityContextHolder.setContext(context);
+        contexts.saveContext(context, request, response);
+        return current();
+    }
+
+    @GetMapping
+    Session current() {
+        SignedIn person = SignedIn.require();
+        OperationRecord operation = operations.current();
+        return new Session(person.id(), person.name(), person.role(), operation.name(), operation.zone().getId(),
+                today.day(), properties.demo(), operation.hasCalendarLink());
+    }
+
+    @DeleteMapping
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOut(HttpServletRequest request) {
+        var session = request.getSession(false);
+        if (session != null) {
+            session.invalidate();
+        }
+        SecurityContextHolder.clearContext();
+    }
+}

@@ -1,0 +1,32 @@
+package vividcrown.server.person;
+
+import java.io.Serializable;
+import java.security.Principal;
+import java.util.UUID;
+import org.springframework.security.core.context.SecurityContextHolder;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.problem.Refusal;
+
+/** Who is signed in; kept in the session. */
+public record SignedIn(UUID id, UUID operationId, String name, Role role)
+        implements
+            CurrentOperation.Member,
+            Principal,
+            Serializable {
+
+    @Override
+    public String getName() {
+        return id.toString();
+    }
+
+    public static SignedIn require() {
+        return (SignedIn) SecurityContextHolder.getContext().getAuthentication().getPrincipal();
+    }
+
+    /** @throws Refusal if a crew member asks for what is the owner's to do */
+    public static void requireOwner(String what) {
+        if (require().role() != Role.OWNER) {
+            throw Refusal.forbidden("Only the owner can %s. Ask the owner to do it.".formatted(what));
+        }
+    }
+}

@@ -1,0 +1,62 @@
+package vividcrown.server.problem;
+
+import java.net.URI;
+import java.util.List;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+
+/** Turns refusals into problem details (RFC 9457). */
+@RestControllerAdvice
+class ProblemAdvice extends ResponseEntityExceptionHandler {
+
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> refused(Refusal refusal) {
+        return ResponseEntity.status(refusal.status())
+                .body(problem(refusal.status(), refusal.type(), refusal.getMessage(), refusal.findings()));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(MethodArgumentNotValidException invalid,
+            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<Refusal.Finding> findings = invalid.getBindingResult().getFieldErrors().stream()
+                .map(error -> new Refusal.Finding(error.getField(),
+                        error.getField() + " " + error.getDefaultMessage() + "."))
+                .toList();
+        return ResponseEntity.unprocessableContent()
+                .body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid", "Some values need a change.", findings));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException unreadable,
+            HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String cause = rootMessage(unreadable);
+        return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "unreadable",
+                "The request could not be read: " + cause, List.of(new Refusal.Finding("", cause))));
+    }
+
+    private static String rootMessage(Throwable thrown) {
+        Throwable root = thrown;
+        while (root.getCause() != null && root.getCause() != root) {
+            root = root.getCause();
+        }
+        String message = String.valueOf(root.getMessage());
+        return message.lines().findFirst().orElse(message);
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String type, String detail,
+            List<Refusal.Finding> findings) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setType(URI.create("urn:vividcrown:" + type));
+        problem.setProperty("findings", findings);
+        return problem;
+    }
+}

@@ -1,0 +1,63 @@
+package vividcrown.server.problem;
+
+import java.util.List;
+import org.springframework.http.HttpStatus;
+
+/** A request that is refused, with everything that is wrong with it at once. Sent as problem details. */
+public class Refusal extends RuntimeException {
+    private final transient HttpStatus status;
+    private final String type;
+    private final transient List<Finding> findings;
+
+    /**
+     * @param field path of the value at fault, empty if it concerns the whole
+     * @param message what is wrong and what to change
+     */
+    public record Finding(String field, String message) {
+    }
+
+    private Refusal(HttpStatus status, String type, List<Finding> findings) {
+        super(findings.getFirst().message());
+        this.status = status;
+        this.type = type;
+        this.findings = List.copyOf(findings);
+    }
+
+    /** The values are wrong: change them. */
+    public static Refusal invalid(List<Finding> findings) {
+        return new Refusal(HttpStatus.UNPROCESSABLE_CONTENT, "invalid", findings);
+    }
+
+    public static Refusal invalid(String field, String message) {
+        return invalid(List.of(new Finding(field, message)));
+    }
+
+    /** The entries clash with what is known: change them, or send again with keepContradictions. */
+    public static Refusal contradiction(List<Finding> findings) {
+        return new Refusal(HttpStatus.CONFLICT, "contradiction", findings);
+    }
+
+    public static Refusal notFound(String message) {
+        return new Refusal(HttpStatus.NOT_FOUND, "not-found", List.of(new Finding("", message)));
+    }
+
+    public static Refusal forbidden(String message) {
+        return new Refusal(HttpStatus.FORBIDDEN, "forbidden", List.of(new Finding("", message)));
+    }
+
+    public static Refusal signInFailed(String message) {
+        return new Refusal(HttpStatus.UNAUTHORIZED, "sign-in-failed", List.of(new Finding("", message)));
+    }
+
+    HttpStatus status() {
+        return status;
+    }
+
+    String type() {
+        return type;
+    }
+
+    List<Finding> findings() {
+        return findings;
+    }
+}

@@ -1,0 +1,5 @@
+/** Core's computations, statelessly. */
+@NullMarked
+package vividcrown.server.reckon;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,5 @@
+/** What to do today. */
+@NullMarked
+package vividcrown.server.round;
+
+import org.jspecify.annotations.NullMarked;

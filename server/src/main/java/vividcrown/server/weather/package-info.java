@@ -1,0 +1,5 @@
+/** The simulated weather station. */
+@NullMarked
+package vividcrown.server.weather;
+
+import org.jspecify.annotations.NullMarked;

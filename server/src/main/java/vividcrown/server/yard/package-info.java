@@ -1,0 +1,5 @@
+/** Yards, builders and mating nucs. */
+@NullMarked
+package vividcrown.server.yard;
+
+import org.jspecify.annotations.NullMarked;
