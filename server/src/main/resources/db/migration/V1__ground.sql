@@ -104,7 +104,8 @@ create table graft (
     grafted       boolean not null,
     cancelled     boolean not null,
     larva_age     text not null,
-    placing       text not null,
+    -- "placing" alone is a reserved word
+    cell_placing  text not null,
     incubator_celsius double precision not null,
     bars          int not null,
     cups_per_bar  int not null,
@@ -128,6 +129,8 @@ create table queen (
     -- where she is; nuc_id stays behind as the last nuc she was in
     whereabouts   text not null,
     nuc_id        uuid,
+    -- the entry that put her there
+    placed_by     uuid,
     cage          int,
     emergence_year int not null,
     mark          text not null,
@@ -156,10 +159,13 @@ create index queen_mother on queen (operation_id, mother_id);
 
 -- Entries that clash with what was known. Kept and flagged, never dropped.
 create table contradiction (
-    entry_id      uuid primary key references journal_entry,
+    entry_id      uuid not null references journal_entry,
+    -- LIFE: within one queen's record; NUC: two queens in one nuc
+    found_in      text not null,
     operation_id  uuid not null references operation,
     subject_id    uuid not null,
-    clash         text not null
+    clash         text not null,
+    primary key (entry_id, found_in)
 );
 create index contradiction_subject on contradiction (operation_id, subject_id);
 

@@ -1,5 +1,6 @@
 package vividcrown.server.journal;
 
+import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -7,10 +8,12 @@ import org.springframework.data.jpa.repository.Modifying;
 import org.springframework.data.jpa.repository.Query;
 
 /** Flags on entries. */
-public interface Contradictions extends JpaRepository<ContradictionRecord, UUID> {
+public interface Contradictions extends JpaRepository<ContradictionRecord, ContradictionRecord.Key> {
     List<ContradictionRecord> findBySubjectId(UUID subject);
 
+    List<ContradictionRecord> findByEntryIdIn(Collection<UUID> entries);
+
     @Modifying(flushAutomatically = true)
-    @Query("delete from ContradictionRecord c where c.subjectId = :subject")
-    void clear(UUID subject);
+    @Query("delete from ContradictionRecord c where c.subjectId in :subjects")
+    void clear(Collection<UUID> subjects);
 }

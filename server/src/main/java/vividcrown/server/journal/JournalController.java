@@ -75,7 +75,7 @@ class JournalController {
     List<Line> of(@RequestParam UUID subject) {
         List<JournalEntry> entries = journal.findBySubjectIdOrderBySequence(subject);
         Map<UUID, ContradictionRecord> flags = contradictions.findBySubjectId(subject).stream()
-                .collect(Collectors.toMap(ContradictionRecord::entryId, Function.identity()));
+                .collect(Collectors.toMap(ContradictionRecord::entryId, Function.identity(), (first, _) -> first));
         List<JournalEntry> standing = Corrections.standing(entries);
         Map<UUID, String> names = people.names();
         return entries.stream()

@@ -12,17 +12,16 @@ import java.time.ZonedDateTime;
 import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
-import org.hibernate.annotations.ColumnTransformer;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.Generated;
-import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Persistable;
 import vividcrown.core.journal.Corrections;
 
 /** One entry of the journal. Written once, never changed. */
 @Entity
-@Immutable
 @Table(name = "journal_entry")
 public class JournalEntry implements Corrections.Correctable, Persistable<UUID> {
     @Id
@@ -39,7 +38,7 @@ public class JournalEntry implements Corrections.Correctable, Persistable<UUID> 
     private UUID subjectId;
     @Enumerated(EnumType.STRING)
     private EntryKind kind;
-    @ColumnTransformer(write = "?::jsonb")
+    @JdbcTypeCode(SqlTypes.JSON)
     private String detail;
     private @Nullable UUID corrects;
     @Generated

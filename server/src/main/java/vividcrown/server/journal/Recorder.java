@@ -86,7 +86,7 @@ public class Recorder {
 
     private void refuseContradictions(List<JournalEntry> fresh) {
         List<UUID> ids = fresh.stream().map(JournalEntry::id).toList();
-        List<Refusal.Finding> findings = contradictions.findAllById(ids).stream()
+        List<Refusal.Finding> findings = contradictions.findByEntryIdIn(ids).stream()
                 .map(flag -> new Refusal.Finding("entries." + flag.entryId(), flag.clash())).toList();
         if (!findings.isEmpty()) {
             throw Refusal.contradiction(findings);

@@ -1,6 +1,5 @@
 package vividcrown.server.operation;
 
-import com.zaxxer.hikari.HikariConfig;
 import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
@@ -36,21 +35,20 @@ class DatabaseConfiguration {
     @Primary
     DataSource dataSource(CrownProperties properties) {
         HikariDataSource pool = pool(properties, 12);
-        // Connections are lazy, so the role exists by then: Flyway has run.
+        // The pool opens its first connection when asked for one: by then Flyway has made the role.
         pool.setConnectionInitSql("set role crown_app");
         return new OperationDataSource(pool);
     }
 
     private static HikariDataSource pool(CrownProperties properties, int size) {
         DatabaseAddress address = DatabaseAddress.parse(properties.databaseUrl());
-        HikariConfig config = new HikariConfig();
-        config.setJdbcUrl(address.jdbcUrl());
-        config.setUsername(address.user());
-        config.setPassword(address.password());
-        config.setMaximumPoolSize(size);
-        config.setMinimumIdle(1);
-        config.setInitializationFailTimeout(-1);
-        return new HikariDataSource(config);
+        HikariDataSource pool = new HikariDataSource();
+        pool.setJdbcUrl(address.jdbcUrl());
+        pool.setUsername(address.user());
+        pool.setPassword(address.password());
+        pool.setMaximumPoolSize(size);
+        pool.setMinimumIdle(1);
+        return pool;
     }
 
     @Bean

@@ -9,6 +9,7 @@ import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 
@@ -22,6 +23,8 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/v1/reckon/**"))
+                
+                .addFilterAfter(new OperationFilter(), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
                 .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()

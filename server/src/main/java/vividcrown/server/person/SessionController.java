@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.server.clock.Today;
 import vividcrown.server.operation.CrownProperties;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.OperationRecord;
 import vividcrown.server.operation.Operations;
 import vividcrown.server.problem.Refusal;
@@ -71,7 +72,7 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return current();
+        return CurrentOperation.in(person.operationId(), this::current);
     }
 
     @GetMapping

@@ -4,13 +4,11 @@ import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
 import org.springframework.security.core.context.SecurityContextHolder;
-import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.problem.Refusal;
 
 /** Who is signed in; kept in the session. */
 public record SignedIn(UUID id, UUID operationId, String name, Role role)
         implements
-            CurrentOperation.Member,
             Principal,
             Serializable {
 

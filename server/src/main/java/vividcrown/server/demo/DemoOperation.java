@@ -1,0 +1,56 @@
+package vividcrown.server.demo;
+
+import java.nio.charset.StandardCharsets;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.boot.ApplicationArguments;
+import org.springframework.boot.ApplicationRunner;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import vividcrown.server.journal.Payloads;
+import vividcrown.server.journal.Recorder;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.operation.Founding;
+
+/** Loads the demo operation the first time. */
+@Component
+@Order(0)
+@ConditionalOnProperty(name = "crown.demo", havingValue = "true")
+public class DemoOperation implements ApplicationRunner {
+
+    public static final String OWNER_EMAIL = "ilva@larch.invalid";
+    public static final String CREW_EMAIL = "jory@larch.invalid";
+    /** Open to all: the demo listens on loopback only and holds nothing real. */
+    public static final String PASSWORD = "upland valley";
+
+    private static final UUID DEMO = UUID.fromString("0de00000-0000-7000-8000-000000000046");
+
+    private final Founding founding;
+    private final Recorder recorder;
+    private final Payloads payloads;
+
+    DemoOperation(Founding founding, Recorder recorder, Payloads payloads) {
+        this.founding = founding;
+        this.recorder = recorder;
+        this.payloads = payloads;
+    }
+
+    @Override
+    public void run(ApplicationArguments arguments) {
+        if (!founding.exists(DEMO)) {
+            load(DEMO, OWNER_EMAIL, CREW_EMAIL);
+        }
+    }
+
+    /** The demo season for an operation of its own; several can stand side by side. */
+    public void load(UUID operation, String ownerEmail, String crewEmail) {
+        UUID owner = UUID.nameUUIDFromBytes((operation + "owner").getBytes(StandardCharsets.UTF_8));
+        UUID crew = UUID.nameUUIDFromBytes((operation + "crew").getBytes(StandardCharsets.UTF_8));
+        founding.found(operation, "Larch & Leat Queens", DemoSeason.ZONE.getId(), Optional.of(DemoSeason.TODAY));
+        founding.admit(owner, operation, "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER");
+        founding.admit(crew, operation, "Jory Malcanten", crewEmail, PASSWORD, "CREW");
+        CurrentOperation.in(operation,
+                () -> recorder.record(new DemoSeason(operation, owner, crew, payloads).entries(), true));
+    }
+}

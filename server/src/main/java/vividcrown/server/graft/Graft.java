@@ -1,0 +1,134 @@
+package vividcrown.server.graft;
+
+import jakarta.persistence.Column;
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.LarvaAge;
+import vividcrown.core.rearing.Placing;
+import vividcrown.core.rearing.StepKind;
+
+/** A batch: larvae of one mother, grafted by one person on one day into one builder. */
+@Entity
+@Table(name = "graft")
+public class Graft {
+    @Id
+    private UUID id;
+    @TenantId
+    private @Nullable UUID operationId;
+    private String code;
+    private UUID motherId;
+    private UUID builderId;
+    private String grafter;
+    private Instant plannedFor;
+    private LocalDate graftDay;
+    private boolean grafted;
+    private boolean cancelled;
+    @Enumerated(EnumType.STRING)
+    private LarvaAge larvaAge;
+    @Enumerated(EnumType.STRING)
+    @Column(name = "cell_placing")
+    private Placing placing;
+    private double incubatorCelsius;
+    private int bars;
+    private int cupsPerBar;
+    private String[] stepsDone;
+
+    @SuppressWarnings("NullAway") // filled by Hibernate
+    protected Graft() {
+    }
+
+    /** @param graftDay the day it was done, or is planned for */
+    Graft(UUID id, GraftPlanned planned, LocalDate graftDay, boolean grafted, boolean cancelled, Set<StepKind> done) {
+        this.id = id;
+        this.code = planned.code();
+        this.motherId = planned.mother();
+        this.builderId = planned.builder();
+        this.grafter = planned.grafter();
+        this.plannedFor = planned.plannedFor().toInstant();
+        this.graftDay = graftDay;
+        this.grafted = grafted;
+        this.cancelled = cancelled;
+        this.larvaAge = planned.larvaAge();
+        this.placing = planned.placing();
+        this.incubatorCelsius = planned.incubatorCelsius();
+        this.bars = planned.bars();
+        this.cupsPerBar = planned.cupsPerBar();
+        this.stepsDone = done.stream().sorted().map(Enum::name).toArray(String[]::new);
+    }
+
+    /** As core reckons with it; the school is the builder's. */
+    public GraftPlan plan(BuilderSchool school) {
+        return new GraftPlan(graftDay, larvaAge, school, placing, incubatorCelsius);
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public UUID motherId() {
+        return motherId;
+    }
+
+    public UUID builderId() {
+        return builderId;
+    }
+
+    public String grafter() {
+        return grafter;
+    }
+
+    public Instant plannedFor() {
+        return plannedFor;
+    }
+
+    public LocalDate graftDay() {
+        return graftDay;
+    }
+
+    public boolean grafted() {
+        return grafted;
+    }
+
+    public boolean cancelled() {
+        return cancelled;
+    }
+
+    public LarvaAge larvaAge() {
+        return larvaAge;
+    }
+
+    public Placing placing() {
+        return placing;
+    }
+
+    public int bars() {
+        return bars;
+    }
+
+    public int cupsPerBar() {
+        return cupsPerBar;
+    }
+
+    public Set<StepKind> stepsDone() {
+        return Arrays.stream(stepsDone).map(StepKind::valueOf)
+                .collect(Collectors.toCollection(() -> EnumSet.noneOf(StepKind.class)));
+    }
+}

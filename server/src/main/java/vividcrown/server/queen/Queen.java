@@ -1,0 +1,231 @@
+package vividcrown.server.queen;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.QueenLife;
+import vividcrown.core.queen.Stage;
+import vividcrown.core.queen.Whereabouts;
+
+/** A cell, virgin or queen: one row from cup to her end, made from her entries. */
+@Entity
+@Table(name = "queen")
+public class Queen {
+
+    private enum Place {
+        BAR, INCUBATOR, NUC, ELSEWHERE
+    }
+
+    @Id
+    private UUID id;
+    @TenantId
+    private @Nullable UUID operationId;
+    private String code;
+    private String name;
+    private @Nullable UUID graftId;
+    private int bar;
+    private int cup;
+    private @Nullable UUID motherId;
+    private boolean breeder;
+    @Enumerated(EnumType.STRING)
+    private Stage stage;
+    private boolean alive;
+    @Enumerated(EnumType.STRING)
+    private Place whereabouts;
+    private @Nullable UUID nucId;
+    private @Nullable UUID placedBy;
+    private @Nullable Integer cage;
+    private int emergenceYear;
+    private String mark;
+    private @Nullable LocalDate graftedOn;
+    private @Nullable LocalDate takeCountedOn;
+    private @Nullable LocalDate sealedSeenOn;
+    private @Nullable LocalDate cagedOn;
+    private @Nullable LocalDate placedAsCellOn;
+    private @Nullable LocalDate placedAsVirginOn;
+    private @Nullable LocalDate emergedSeenOn;
+    private @Nullable LocalDate virginSeenOn;
+    private @Nullable LocalDate lastLookWithoutEggsOn;
+    private @Nullable LocalDate eggsSeenOn;
+    private @Nullable LocalDate sealedBroodSeenOn;
+    private @Nullable LocalDate droneBroodSeenOn;
+    private @Nullable LocalDate notFoundOn;
+    private @Nullable LocalDate markedOn;
+    private @Nullable LocalDate endedOn;
+    @Enumerated(EnumType.STRING)
+    private @Nullable CullReason cullReason;
+
+    @SuppressWarnings("NullAway") // filled by Hibernate
+    protected Queen() {
+    }
+
+    /** A cup of a graft. */
+    static Queen ofCup(UUID id, String code, UUID graft, int bar, int cup, UUID mother) {
+        Queen queen = new Queen(id, code, "", mother, false);
+        queen.graftId = graft;
+        queen.bar = bar;
+        queen.cup = cup;
+        return queen;
+    }
+
+    static Queen ofKnown(UUID id, KnownQueen known) {
+        return new Queen(id, known.code(), known.name(), known.mother(), known.breeder());
+    }
+
+    private Queen(UUID id, String code, String name, @Nullable UUID mother, boolean breeder) {
+        this.id = id;
+        this.code = code;
+        this.name = name;
+        this.motherId = mother;
+        this.breeder = breeder;
+        this.stage = Stage.GRAFTED;
+        this.whereabouts = Place.ELSEWHERE;
+        this.mark = "";
+    }
+
+    /** @param placedBy the entry that put her where she is, empty if none did */
+    void write(QueenLife life, Optional<UUID> placedBy, Optional<CullReason> cullReason, Optional<UUID> lastNuc) {
+        stage = life.stage();
+        alive = life.isAlive();
+        emergenceYear = life.emergenceYear();
+        mark = life.mark();
+        this.placedBy = placedBy.orElse(null);
+        this.cullReason = cullReason.orElse(null);
+        nucId = lastNuc.orElse(null);
+        cage = null;
+        switch (life.where()) {
+            case Whereabouts.OnTheBar _ -> whereabouts = Place.BAR;
+            case Whereabouts.InIncubator(int number) -> {
+                whereabouts = Place.INCUBATOR;
+                cage = number;
+            }
+            case Whereabouts.InNuc _ -> whereabouts = Place.NUC;
+            case Whereabouts.Elsewhere _ -> whereabouts = Place.ELSEWHERE;
+        }
+        for (Milestone milestone : Milestone.values()) {
+            set(milestone, life.on(milestone).orElse(null));
+        }
+    }
+
+    /** The facts, as core reckons with them. */
+    public QueenLife life() {
+        Map<Milestone, LocalDate> milestones = new EnumMap<>(Milestone.class);
+        for (Milestone milestone : Milestone.values()) {
+            LocalDate day = get(milestone);
+            if (day != null) {
+                milestones.put(milestone, day);
+            }
+        }
+        return new QueenLife(stage, where(), milestones, emergenceYear, mark);
+    }
+
+    private Whereabouts where() {
+        return switch (whereabouts) {
+            case BAR -> new Whereabouts.OnTheBar();
+            case INCUBATOR -> new Whereabouts.InIncubator(Objects.requireNonNull(cage));
+            case NUC -> new Whereabouts.InNuc(Objects.requireNonNull(nucId));
+            case ELSEWHERE -> new Whereabouts.Elsewhere();
+        };
+    }
+
+    private @Nullable LocalDate get(Milestone milestone) {
+        return switch (milestone) {
+            case GRAFTED -> graftedOn;
+            case TAKE_COUNTED -> takeCountedOn;
+            case SEALED_SEEN -> sealedSeenOn;
+            case CAGED -> cagedOn;
+            case PLACED_AS_CELL -> placedAsCellOn;
+            case PLACED_AS_VIRGIN -> placedAsVirginOn;
+            case EMERGED_SEEN -> emergedSeenOn;
+            case VIRGIN_SEEN -> virginSeenOn;
+            case LAST_LOOK_WITHOUT_EGGS -> lastLookWithoutEggsOn;
+            case EGGS_SEEN -> eggsSeenOn;
+            case SEALED_BROOD_SEEN -> sealedBroodSeenOn;
+            case DRONE_BROOD_SEEN -> droneBroodSeenOn;
+            case NOT_FOUND -> notFoundOn;
+            case MARKED -> markedOn;
+            case ENDED -> endedOn;
+        };
+    }
+
+    private void set(Milestone milestone, @Nullable LocalDate day) {
+        switch (milestone) {
+            case GRAFTED -> graftedOn = day;
+            case TAKE_COUNTED -> takeCountedOn = day;
+            case SEALED_SEEN -> sealedSeenOn = day;
+            case CAGED -> cagedOn = day;
+            case PLACED_AS_CELL -> placedAsCellOn = day;
+            case PLACED_AS_VIRGIN -> placedAsVirginOn = day;
+            case EMERGED_SEEN -> emergedSeenOn = day;
+            case VIRGIN_SEEN -> virginSeenOn = day;
+            case LAST_LOOK_WITHOUT_EGGS -> lastLookWithoutEggsOn = day;
+            case EGGS_SEEN -> eggsSeenOn = day;
+            case SEALED_BROOD_SEEN -> sealedBroodSeenOn = day;
+            case DRONE_BROOD_SEEN -> droneBroodSeenOn = day;
+            case NOT_FOUND -> notFoundOn = day;
+            case MARKED -> markedOn = day;
+            case ENDED -> endedOn = day;
+        }
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public String name() {
+        return name;
+    }
+
+    public Optional<UUID> graftId() {
+        return Optional.ofNullable(graftId);
+    }
+
+    public int bar() {
+        return bar;
+    }
+
+    public int cup() {
+        return cup;
+    }
+
+    public Optional<UUID> motherId() {
+        return Optional.ofNullable(motherId);
+    }
+
+    /** The nuc she is in, or the last she was in. */
+    public Optional<UUID> nucId() {
+        return Optional.ofNullable(nucId);
+    }
+
+    public Optional<Integer> cage() {
+        return Optional.ofNullable(cage);
+    }
+
+    public Stage stage() {
+        return stage;
+    }
+
+    public boolean breeder() {
+        return breeder;
+    }
+
+    public Optional<CullReason> cullReason() {
+        return Optional.ofNullable(cullReason);
+    }
+}

@@ -1,0 +1,148 @@
+package vividcrown.server.queen;
+
+import java.time.LocalDate;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.stereotype.Component;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.queen.Due;
+import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.QueenLife;
+import vividcrown.core.queen.QueenOutlook;
+import vividcrown.core.queen.Stage;
+import vividcrown.core.queen.Thread;
+import vividcrown.core.queen.Whereabouts;
+import vividcrown.core.queen.YearColour;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.server.graft.Graft;
+import vividcrown.server.graft.Grafts;
+import vividcrown.server.wire.ReasonView;
+import vividcrown.server.wire.SpanView;
+import vividcrown.server.yard.Builder;
+import vividcrown.server.yard.Builders;
+import vividcrown.server.yard.Nuc;
+import vividcrown.server.yard.Nucs;
+
+/** Queens' rows together with what core expects of them today. */
+@Component
+public class QueenReader {
+
+    private final Queens queens;
+    private final Grafts grafts;
+    private final Builders builders;
+    private final Nucs nucs;
+    private final OwnRates rates;
+
+    QueenReader(Queens queens, Grafts grafts, Builders builders, Nucs nucs, OwnRates rates) {
+        this.queens = queens;
+        this.grafts = grafts;
+        this.builders = builders;
+        this.nucs = nucs;
+        this.rates = rates;
+    }
+
+    /**
+     * A queen with her outlook.
+     *
+     * @param plan the graft she comes from
+     */
+    public record Expected(Queen queen, QueenLife life, Optional<GraftPlan> plan, QueenOutlook outlook) {
+    }
+
+    public List<Expected> expect(List<Queen> rows, LocalDate today) {
+        Map<UUID, GraftPlan> plans = plans(rows);
+        Rate mating = rates.counts().of(LossStep.MATING);
+        return rows.stream().map(queen -> {
+            QueenLife life = queen.life();
+            Optional<GraftPlan> plan = queen.graftId().map(plans::get);
+            return new Expected(queen, life, plan,
+                    QueenOutlook.of(life, plan, Assumptions.standard(), mating, today));
+        }).toList();
+    }
+
+    public List<QueenView> view(List<Queen> rows, LocalDate today) {
+        Map<UUID, String> nucCodes = nucs.findAllById(ids(rows, Queen::nucId)).stream()
+                .collect(Collectors.toMap(Nuc::id, Nuc::code));
+        Map<UUID, String> mothers = queens.findAllById(ids(rows, Queen::motherId)).stream()
+                .collect(Collectors.toMap(Queen::id, QueenReader::called));
+        return expect(rows, today).stream().map(one -> view(one, nucCodes, mothers, today)).toList();
+    }
+
+    /** How people call her: by name where she has one. */
+    public static String called(Queen queen) {
+        return queen.name().isEmpty() ? queen.code() : queen.name();
+    }
+
+    private Map<UUID, GraftPlan> plans(List<Queen> rows) {
+        List<Graft> batches = grafts.findAllById(ids(rows, Queen::graftId));
+        Map<UUID, BuilderSchool> schools = builders.findAllById(batches.stream().map(Graft::builderId).distinct().toList())
+                .stream().collect(Collectors.toMap(Builder::id, Builder::school));
+        return batches.stream()
+                .collect(Collectors.toMap(Graft::id, graft -> graft.plan(schools.get(graft.builderId()))));
+    }
+
+    private static QueenView view(Expected one, Map<UUID, String> nucCodes, Map<UUID, String> mothers,
+            LocalDate today) {
+        Queen queen = one.queen();
+        QueenLife life = one.life();
+        QueenOutlook outlook = one.outlook();
+        boolean inNuc = life.where() instanceof Whereabouts.InNuc;
+        UUID nuc = inNuc ? queen.nucId().orElseThrow() : null;
+        Optional<Due> due = outlook.due();
+        return new QueenView(queen.id(), queen.code(), queen.name(), life.stage(), stageText(life.stage()),
+                life.isAlive(), nuc, inNuc ? nucCodes.get(nuc) : null, queen.cage().orElse(null),
+                queen.graftId().orElse(null), queen.bar(), queen.cup(), queen.motherId().orElse(null),
+                queen.motherId().map(mothers::get).orElse(null), life.emergenceYear(), life.mark(),
+                life.emergenceYear() == 0 ? null : YearColour.of(life.emergenceYear()),
+                queen.cullReason().orElse(null), outlook.isLate(),
+                due.map(job -> job.isOverdueOn(today)).orElse(false), outlook.comesGood().orElse(null),
+                due.map(QueenReader::dueView).orElse(null), threadView(one, today));
+    }
+
+    public static String stageText(Stage stage) {
+        return Sentence.of("stage." + stage.name()).toString();
+    }
+
+    private static QueenView.DueView dueView(Due due) {
+        return new QueenView.DueView(due.work(), Sentence.of("work." + due.work().name()).toString(),
+                SpanView.of(due.window()), ReasonView.of(due.reasons()));
+    }
+
+    private static QueenView.ThreadView threadView(Expected one, LocalDate today) {
+        Thread thread = Thread.of(one.life(), one.outlook(), Assumptions.standard(), today);
+        List<QueenView.Seen> seen = Stream.of(Milestone.values()).filter(QueenReader::isSeen)
+                .flatMap(milestone -> one.life().on(milestone).map(day -> new QueenView.Seen(day, milestone)).stream())
+                .sorted(Comparator.comparing(QueenView.Seen::day)).toList();
+        return new QueenView.ThreadView(
+                thread.strands().stream()
+                        .map(strand -> new QueenView.Strand(strand.character(), strand.from(), strand.until()))
+                        .toList(),
+                seen, thread.unsure().map(SpanView::of).orElse(null),
+                one.outlook().handsOff().stream().map(shut -> SpanView.of(shut.days())).toList(),
+                thread.end().orElse(null));
+    }
+
+    /** Milestones that are marked on the thread. */
+    private static boolean isSeen(Milestone milestone) {
+        return switch (milestone) {
+            case TAKE_COUNTED, SEALED_SEEN, PLACED_AS_CELL, PLACED_AS_VIRGIN, CAGED, EMERGED_SEEN,
+                    LAST_LOOK_WITHOUT_EGGS, EGGS_SEEN, SEALED_BROOD_SEEN, DRONE_BROOD_SEEN, NOT_FOUND, MARKED ->
+                true;
+            case GRAFTED, VIRGIN_SEEN, ENDED -> false;
+        };
+    }
+
+    private static List<UUID> ids(List<Queen> rows, Function<Queen, Optional<UUID>> of) {
+        return rows.stream().flatMap(queen -> of.apply(queen).stream()).distinct().toList();
+    }
+}

@@ -1,0 +1,169 @@
+package vividcrown.server.round;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.queen.Due;
+import vividcrown.core.queen.Whereabouts;
+import vividcrown.core.queen.Work;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Source;
+import vividcrown.core.rearing.CalendarStep;
+import vividcrown.core.rearing.GraftCalendar;
+import vividcrown.core.rearing.StepKind;
+import vividcrown.core.round.Item;
+import vividcrown.core.round.Kit;
+import vividcrown.core.round.Stop;
+import vividcrown.core.time.DatedSpan;
+import vividcrown.server.cups.BatchSteps;
+import vividcrown.server.graft.Graft;
+import vividcrown.server.graft.Grafts;
+import vividcrown.server.queen.Queen;
+import vividcrown.server.queen.QueenReader;
+import vividcrown.server.queen.Queens;
+import vividcrown.server.yard.Builder;
+import vividcrown.server.yard.Builders;
+import vividcrown.server.yard.Nuc;
+import vividcrown.server.yard.Nucs;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** Every job there is: at queens' boxes, at batches, at nucs that stand empty. Due or not, in no order. */
+@Component
+public class Jobs {
+
+    /** The incubator has no yard; it comes before the first. */
+    static final UUID INCUBATOR = new UUID(0, 1);
+    static final String GIVE_CELL = "GIVE_CELL";
+    private static final int DAYS_OF_BATCHES = 40;
+    private static final int DAYS_OF_PLANS = 60;
+
+    private final Yards yards;
+    private final Nucs nucs;
+    private final Builders builders;
+    private final Grafts grafts;
+    private final Queens queens;
+    private final QueenReader reader;
+
+    Jobs(Yards yards, Nucs nucs, Builders builders, Grafts grafts, Queens queens, QueenReader reader) {
+        this.yards = yards;
+        this.nucs = nucs;
+        this.builders = builders;
+        this.grafts = grafts;
+        this.queens = queens;
+        this.reader = reader;
+    }
+
+    /**
+     * All that the jobs were made from, so that nobody reads it twice.
+     *
+     * @param stops the jobs
+     * @param expected living cells and queens in nucs and incubator
+     */
+    public record Found(List<Stop> stops, List<QueenReader.Expected> expected, Map<UUID, Yard> yards,
+            Map<UUID, Nuc> nucs) {
+    }
+
+    public Found find(LocalDate today) {
+        Map<UUID, Yard> yardsById = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
+        Map<UUID, Nuc> nucsById = nucs.findAll().stream().collect(Collectors.toMap(Nuc::id, Function.identity()));
+        List<QueenReader.Expected> expected = reader.expect(queens.atWork(), today);
+        List<Stop> stops = new ArrayList<>();
+        expected.forEach(one -> one.outlook().due()
+                .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById))));
+        int ripe = atBatches(stops, yardsById, today);
+        atEmptyNucs(stops, ripe, yardsById, nucsById, today);
+        return new Found(stops, expected, yardsById, nucsById);
+    }
+
+    private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs) {
+        Queen queen = one.queen();
+        Stop.Box box = queen.cage().map(Jobs::cage)
+                .orElseGet(() -> box(nucs.get(queen.nucId().orElseThrow()), yards));
+        return new Stop(box, due.work().name(), queen.id(), Sentence.of("work." + due.work().name()), due.window(),
+                due.reasons(), Kit.toDo(due.work(), one.life().emergenceYear()));
+    }
+
+    private static Stop.Box cage(int number) {
+        return new Stop.Box(INCUBATOR, "Incubator", 0, number, "cage " + number);
+    }
+
+    private static Stop.Box box(Nuc nuc, Map<UUID, Yard> yards) {
+        Yard yard = yards.get(nuc.yardId());
+        return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), nuc.position(), nuc.code());
+    }
+
+    /** @return how many ripe cells can be placed today */
+    private int atBatches(List<Stop> stops, Map<UUID, Yard> yards, LocalDate today) {
+        Map<UUID, Builder> boxes = builders.findAll().stream()
+                .collect(Collectors.toMap(Builder::id, Function.identity()));
+        List<Graft> running = grafts
+                .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(today.minusDays(DAYS_OF_BATCHES)).stream()
+                .filter(graft -> graft.graftDay().isBefore(today.plusDays(DAYS_OF_PLANS))).toList();
+        Map<UUID, Long> onTheBar = queens.findByGraftIdIn(running.stream().map(Graft::id).toList()).stream()
+                .filter(queen -> queen.life().isAlive()
+                        && queen.life().where() instanceof Whereabouts.OnTheBar)
+                .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow(), Collectors.counting()));
+        int ripe = 0;
+        for (Graft graft : running) {
+            Builder builder = boxes.get(graft.builderId());
+            Yard yard = yards.get(builder.yardId());
+            Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
+            GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), Assumptions.standard());
+            int cells = onTheBar.getOrDefault(graft.id(), 0L).intValue();
+            for (StepKind kind : BatchSteps.open(graft, calendar)) {
+                CalendarStep step = calendar.step(kind).orElseThrow();
+                boolean nothingLeft = graft.grafted() && cells == 0;
+                if (!nothingLeft) {
+                    stops.add(new Stop(box, kind.name(), graft.id(), Sentence.of("step." + kind.name()), step.when(),
+                            step.reasons(), kit(kind, graft, cells)));
+                }
+                if (kind == StepKind.PLACE_CELLS && !step.when().earliest().isAfter(today)) {
+                    ripe += cells;
+                }
+            }
+        }
+        return ripe;
+    }
+
+    private static Kit kit(StepKind kind, Graft graft, int cells) {
+        return switch (kind) {
+            case GRAFT -> Kit.of(Item.GRAFTING_BARS, graft.bars())
+                    .plus(Kit.of(Item.CELL_CUPS, graft.bars() * graft.cupsPerBar()));
+            case CAGE_CELLS -> Kit.of(Item.INCUBATOR_CAGES, cells);
+            case MAKE_UP_BUILDER -> Kit.of(Item.SYRUP_DECILITRES, 10);
+            case RESTOCK_BUILDER -> Kit.of(Item.BROOD_FRAMES, 1).plus(Kit.of(Item.SYRUP_DECILITRES, 10));
+            default -> Kit.NOTHING;
+        };
+    }
+
+    private static void atEmptyNucs(List<Stop> stops, int ripe, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs,
+            LocalDate today) {
+        nucs.values().stream().filter(nuc -> nuc.queenId().isEmpty())
+                .sorted(Comparator.comparingInt((Nuc nuc) -> yards.get(nuc.yardId()).walkOrder())
+                        .thenComparingInt(Nuc::position))
+                .limit(ripe)
+                .forEach(nuc -> stops.add(new Stop(box(nuc, yards), GIVE_CELL, nuc.id(),
+                        Sentence.of("work." + GIVE_CELL), DatedSpan.on(today),
+                        List.of(Reason.of(Source.COMMON_PRACTICE, "due.giveCell", nuc.emptySince().orElse(today), ripe)),
+                        Kit.toGiveACell())));
+    }
+
+    /** Whether a job is at a queen's own box. */
+    static boolean isAtQueen(String job) {
+        for (Work work : Work.values()) {
+            if (work.name().equals(job)) {
+                return true;
+            }
+        }
+        return false;
+    }
+}

@@ -1,0 +1,72 @@
+package vividcrown.server.round;
+
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.mating.Afternoon;
+import vividcrown.core.round.Caution;
+import vividcrown.core.round.Item;
+import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.queen.QueenView;
+import vividcrown.server.wire.ReasonView;
+import vividcrown.server.wire.SpanView;
+
+/** The day's walk. */
+@RestController
+@RequestMapping("/api/v1/round")
+class RoundController {
+
+    /**
+     * @param carry how many of each thing, for all yards together
+     * @param cautions the short warnings that belong to this day's work
+     */
+    record RoundPage(LocalDate day, List<YardStops> yards, Map<Item, Integer> carry, List<Late> late,
+            List<CautionView> cautions) {
+    }
+
+    /**
+     * @param shut codes of nucs that stay shut today, because their queens may fly
+     * @param flightsFrom clock hour of the sun's noon here, from which queens may fly
+     * @param weather the afternoon's weather
+     */
+    record YardStops(UUID yard, String name, String caution, List<StopView> stops, List<String> shut,
+            @Nullable LocalTime flightsFrom, @Nullable LocalTime flightsUntil,
+            Afternoon.@Nullable Fitness weather, @Nullable Double airCelsius) {
+    }
+
+    /**
+     * @param job the job's word
+     * @param overdue it should have been done before today
+     * @param queen whom it concerns, if it is one cell or queen
+     * @param nuc the nuc it concerns, if it is one that stands empty
+     * @param graft the batch it concerns, if it is one
+     */
+    record StopView(String job, SubjectKind subjectKind, UUID subject, String code, String text, SpanView window,
+            boolean overdue, List<ReasonView> reasons, @Nullable QueenView queen, @Nullable UUID nuc,
+            @Nullable UUID graft) {
+    }
+
+    record Late(UUID queen, String code, @Nullable String nuc, int daysSinceEmergence, double comesGood,
+            LocalDate decideBy) {
+    }
+
+    record CautionView(Caution id, String text) {
+    }
+
+    private final RoundPlanner planner;
+
+    RoundController(RoundPlanner planner) {
+        this.planner = planner;
+    }
+
+    @GetMapping
+    RoundPage today() {
+        return planner.plan();
+    }
+}
