@@ -3,6 +3,7 @@ package vividcrown.server.round;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -67,9 +68,10 @@ public class Jobs {
      *
      * @param stops the jobs
      * @param expected living cells and queens in nucs and incubator
+     * @param nucOfCell for each ripe cell that is to be given: the empty nuc it goes to
      */
     public record Found(List<Stop> stops, List<QueenReader.Expected> expected, Map<UUID, Yard> yards,
-            Map<UUID, Nuc> nucs) {
+            Map<UUID, Nuc> nucs, Map<UUID, UUID> nucOfCell) {
     }
 
     public Found find(LocalDate today) {
@@ -79,9 +81,9 @@ public class Jobs {
         List<Stop> stops = new ArrayList<>();
         expected.forEach(one -> one.outlook().due()
                 .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById))));
-        int ripe = atBatches(stops, yardsById, today);
-        atEmptyNucs(stops, ripe, yardsById, nucsById, today);
-        return new Found(stops, expected, yardsById, nucsById);
+        List<Queen> ripe = atBatches(stops, yardsById, today);
+        Map<UUID, UUID> nucOfCell = atEmptyNucs(stops, ripe, yardsById, nucsById, today);
+        return new Found(stops, expected, yardsById, nucsById, nucOfCell);
     }
 
     private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs) {
@@ -101,33 +103,33 @@ public class Jobs {
         return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), nuc.position(), nuc.code());
     }
 
-    /** @return how many ripe cells can be placed today */
-    private int atBatches(List<Stop> stops, Map<UUID, Yard> yards, LocalDate today) {
+    /** @return the ripe cells that can be placed today, the oldest batch first */
+    private List<Queen> atBatches(List<Stop> stops, Map<UUID, Yard> yards, LocalDate today) {
         Map<UUID, Builder> boxes = builders.findAll().stream()
                 .collect(Collectors.toMap(Builder::id, Function.identity()));
         List<Graft> running = grafts
                 .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(today.minusDays(DAYS_OF_BATCHES)).stream()
                 .filter(graft -> graft.graftDay().isBefore(today.plusDays(DAYS_OF_PLANS))).toList();
-        Map<UUID, Long> onTheBar = queens.findByGraftIdIn(running.stream().map(Graft::id).toList()).stream()
+        Map<UUID, List<Queen>> onTheBar = queens.findByGraftIdIn(running.stream().map(Graft::id).toList()).stream()
                 .filter(queen -> queen.life().isAlive()
                         && queen.life().where() instanceof Whereabouts.OnTheBar)
-                .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow(), Collectors.counting()));
-        int ripe = 0;
+                .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
+        List<Queen> ripe = new ArrayList<>();
         for (Graft graft : running) {
             Builder builder = boxes.get(graft.builderId());
             Yard yard = yards.get(builder.yardId());
             Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
             GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), Assumptions.standard());
-            int cells = onTheBar.getOrDefault(graft.id(), 0L).intValue();
+            List<Queen> cells = onTheBar.getOrDefault(graft.id(), List.of());
             for (StepKind kind : BatchSteps.open(graft, calendar)) {
                 CalendarStep step = calendar.step(kind).orElseThrow();
-                boolean nothingLeft = graft.grafted() && cells == 0;
+                boolean nothingLeft = graft.grafted() && cells.isEmpty();
                 if (!nothingLeft) {
                     stops.add(new Stop(box, kind.name(), graft.id(), Sentence.of("step." + kind.name()), step.when(),
-                            step.reasons(), kit(kind, graft, cells)));
+                            step.reasons(), kit(kind, graft, cells.size())));
                 }
                 if (kind == StepKind.PLACE_CELLS && !step.when().earliest().isAfter(today)) {
-                    ripe += cells;
+                    cells.stream().sorted(Comparator.comparing(Queen::code)).forEach(ripe::add);
                 }
             }
         }
@@ -145,16 +147,24 @@ public class Jobs {
         };
     }
 
-    private static void atEmptyNucs(List<Stop> stops, int ripe, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs,
-            LocalDate today) {
-        nucs.values().stream().filter(nuc -> nuc.queenId().isEmpty())
+    /** Gives the first ripe cell to the first empty nuc of the walk, and so on. */
+    private static Map<UUID, UUID> atEmptyNucs(List<Stop> stops, List<Queen> ripe, Map<UUID, Yard> yards,
+            Map<UUID, Nuc> nucs, LocalDate today) {
+        List<Nuc> empty = nucs.values().stream().filter(nuc -> nuc.queenId().isEmpty())
                 .sorted(Comparator.comparingInt((Nuc nuc) -> yards.get(nuc.yardId()).walkOrder())
                         .thenComparingInt(Nuc::position))
-                .limit(ripe)
-                .forEach(nuc -> stops.add(new Stop(box(nuc, yards), GIVE_CELL, nuc.id(),
-                        Sentence.of("work." + GIVE_CELL), DatedSpan.on(today),
-                        List.of(Reason.of(Source.COMMON_PRACTICE, "due.giveCell", nuc.emptySince().orElse(today), ripe)),
-                        Kit.toGiveACell())));
+                .limit(ripe.size()).toList();
+        Map<UUID, UUID> nucOfCell = new HashMap<>();
+        for (int index = 0; index < empty.size(); index++) {
+            Nuc nuc = empty.get(index);
+            Queen cell = ripe.get(index);
+            nucOfCell.put(cell.id(), nuc.id());
+            Reason reason = Reason.of(Source.COMMON_PRACTICE, "due.giveCell", nuc.emptySince().orElse(today),
+                    cell.code());
+            stops.add(new Stop(box(nuc, yards), GIVE_CELL, cell.id(), Sentence.of("work." + GIVE_CELL),
+                    DatedSpan.on(today), List.of(reason), Kit.toGiveACell()));
+        }
+        return nucOfCell;
     }
 
     /** Whether a job is at a queen's own box. */

@@ -44,7 +44,7 @@ class RoundController {
      * @param job the job's word
      * @param overdue it should have been done before today
      * @param queen whom it concerns, if it is one cell or queen
-     * @param nuc the nuc it concerns, if it is one that stands empty
+     * @param nuc the empty nuc that the cell goes to, where a ripe cell is given
      * @param graft the batch it concerns, if it is one
      */
     record StopView(String job, SubjectKind subjectKind, UUID subject, String code, String text, SpanView window,

@@ -108,7 +108,7 @@ class RoundPlanner {
                 Collectors.groupingBy(stop -> stop.box().yard(), LinkedHashMap::new, Collectors.toList()));
         List<YardStops> yards = new ArrayList<>();
         byYard.forEach((yard, stops) -> {
-            List<StopView> stopViews = stops.stream().map(stop -> stopView(stop, views, day)).toList();
+            List<StopView> stopViews = stops.stream().map(stop -> stopView(stop, views, found, day)).toList();
             yards.add(Optional.ofNullable(found.yards().get(yard)).map(
                     place -> yardStops(place, stopViews, shut.getOrDefault(yard, List.of()), day, today.zone()))
                     .orElseGet(() -> new YardStops(yard, stops.getFirst().box().yardName(), "", stopViews, List.of(),
@@ -126,14 +126,15 @@ class RoundPlanner {
                 hours.until().toLocalTime().truncatedTo(ChronoUnit.MINUTES), weather.fitness(), weather.airCelsius());
     }
 
-    private static StopView stopView(Stop stop, Map<UUID, QueenView> views, LocalDate day) {
+    private static StopView stopView(Stop stop, Map<UUID, QueenView> views, Jobs.Found found,
+            LocalDate day) {
         boolean atQueen = Jobs.isAtQueen(stop.job());
-        boolean atNuc = Jobs.GIVE_CELL.equals(stop.job());
-        SubjectKind kind = atQueen ? SubjectKind.QUEEN : atNuc ? SubjectKind.NUC : SubjectKind.GRAFT;
-        return new StopView(stop.job(), kind, stop.subject(), stop.box().code(), stop.toDo().toString(),
-                SpanView.of(stop.window()), stop.window().isOverBy(day), ReasonView.of(stop.reasons()),
-                atQueen ? views.get(stop.subject()) : null, atNuc ? stop.subject() : null,
-                kind == SubjectKind.GRAFT ? stop.subject() : null);
+        UUID nuc = found.nucOfCell().get(stop.subject());
+        boolean ofBatch = !atQueen && nuc == null;
+        return new StopView(stop.job(), ofBatch ? SubjectKind.GRAFT : SubjectKind.QUEEN, stop.subject(),
+                stop.box().code(), stop.toDo().toString(), SpanView.of(stop.window()), stop.window().isOverBy(day),
+                ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : nuc,
+                ofBatch ? stop.subject() : null);
     }
 
     private static List<Late> late(Jobs.Found found, LocalDate day) {

@@ -1,0 +1,5 @@
+/** The API's own description. */
+@NullMarked
+package vividcrown.server.api;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,82 @@
+import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { lazy, Suspense, type ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
+import { createBrowserRouter, RouterProvider } from 'react-router'
+import { Refused } from '../api/client'
+import { RoundScreen } from '../round/RoundScreen'
+import { SessionContext, useMaybeSession } from '../session/queries'
+import { SignIn } from '../session/SignIn'
+import { Shell } from './Shell'
+
+const GraftsScreen = lazy(() => import('../grafts/GraftsScreen'))
+const PlanScreen = lazy(() => import('../grafts/PlanScreen'))
+const GraftScreen = lazy(() => import('../grafts/GraftScreen'))
+const YardsScreen = lazy(() => import('../yards/YardsScreen'))
+const YardScreen = lazy(() => import('../yards/YardScreen'))
+const QueensScreen = lazy(() => import('../queens/QueensScreen'))
+const QueenScreen = lazy(() => import('../queens/QueenScreen'))
+const FilesScreen = lazy(() => import('../files/FilesScreen'))
+
+const client: QueryClient = new QueryClient({
+  // An expired session shows on any question; the door then asks to sign in again.
+  queryCache: new QueryCache({
+    onError: (error) => {
+      if (error instanceof Refused && error.status === 401) client.setQueryData(['session'], null)
+    },
+  }),
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      // A refusal does not get better by asking again; a lost signal may.
+      retry: (count, error) => !(error instanceof Refused) && count < 2,
+    },
+  },
+})
+
+const later = (screen: ReactNode) => <Suspense fallback={null}>{screen}</Suspense>
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <RoundScreen /> },
+      { path: '/grafts', element: later(<GraftsScreen />) },
+      { path: '/grafts/plan', element: later(<PlanScreen />) },
+      { path: '/grafts/:id', element: later(<GraftScreen />) },
+      { path: '/yards', element: later(<YardsScreen />) },
+      { path: '/yards/:id', element: later(<YardScreen />) },
+      { path: '/queens', element: later(<QueensScreen />) },
+      { path: '/queens/:id', element: later(<QueenScreen />) },
+      { path: '/files', element: later(<FilesScreen />) },
+    ],
+  },
+])
+
+export function App() {
+  return (
+    <QueryClientProvider client={client}>
+      <Door />
+    </QueryClientProvider>
+  )
+}
+
+/** Sign-in stands before every screen; the address stays, so one goes on where one was. */
+function Door() {
+  const { t } = useTranslation()
+  const session = useMaybeSession()
+  if (session.data === undefined) {
+    return (
+      <main className="p-8">
+        <p role="status">
+          {session.isError ? t('connection.unreachable') : t('connection.loading')}
+        </p>
+      </main>
+    )
+  }
+  if (session.data === null) return <SignIn />
+  return (
+    <SessionContext value={session.data}>
+      <RouterProvider router={router} />
+    </SessionContext>
+  )
+}

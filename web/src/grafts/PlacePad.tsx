@@ -1,0 +1,198 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { GraftPage, Queen } from '../api/types'
+import { useRecord, type Tap } from '../outbox/useRecord'
+import { CupBoard } from './CupBoard'
+import { freeNucsQuery } from './queries'
+import { pairUp, toggled, withRange } from './range'
+
+/** Ripe cells, and virgins from cages, into nucs or cages: choose cells, choose where to begin, one act. */
+export function PlacePad({ page }: { page: GraftPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const free = useQuery(freeNucsQuery)
+  const { graft, cups } = page
+  const live = (cup: Queen) => cup.alive && cup.stage !== 'GRAFTED' && !cup.nucId
+  const ready = cups.filter(live)
+  const [selected, setSelected] = useState<ReadonlySet<string>>(new Set())
+  const [lastCup, setLastCup] = useState('')
+  const [fromNuc, setFromNuc] = useState('')
+  const [fromCage, setFromCage] = useState(1)
+  const [howMany, setHowMany] = useState('')
+
+  const chosen = ready.filter((cup) => selected.has(cup.id))
+  const pairs = pairUp(chosen, free.data ?? [], fromNuc)
+  const last = pairs.at(-1)?.[1]
+
+  const keep = async (label: string, taps: Tap[]) => {
+    const everyOnePlaced = ready.every((cup) => taps.some((tap) => tap.subjectId === cup.id))
+    const step =
+      graft.placing === 'CELLS_TO_NUCS' ? ('PLACE_CELLS' as const) : ('CAGE_CELLS' as const)
+    const done: Tap = {
+      subjectKind: 'GRAFT',
+      subjectId: graft.id,
+      kind: 'STEP_DONE',
+      detail: { step },
+    }
+    await record(label, everyOnePlaced && !graft.stepsDone.includes(step) ? [...taps, done] : taps)
+    setSelected(new Set())
+    setFromNuc('')
+  }
+  const toNucs = () =>
+    keep(
+      t('graft.placed', { count: pairs.length, code: graft.code }),
+      pairs.map(([cup, nuc]) => ({
+        subjectKind: 'QUEEN',
+        subjectId: cup.id,
+        kind: 'PLACED_IN_NUC',
+        detail: { nuc: nuc.id },
+      })),
+    )
+  const toCages = () =>
+    keep(
+      t('graft.caged', { count: chosen.length, code: graft.code }),
+      chosen.map((cup, index) => ({
+        subjectKind: 'QUEEN',
+        subjectId: cup.id,
+        kind: 'CAGED_IN_INCUBATOR',
+        detail: { cage: fromCage + index },
+      })),
+    )
+
+  if (ready.length === 0) return <p className="font-read text-lg">{t('graft.noneLeft')}</p>
+  return (
+    <>
+      <p className="mb-3">{t('graft.placeHow')}</p>
+      <CupBoard
+        cups={ready}
+        pressed={(cup) => selected.has(cup.id)}
+        enabled={() => true}
+        word={(cup) =>
+          cup.cage
+            ? t('graft.cage', { cage: cup.cage })
+            : cup.stage === 'VIRGIN'
+              ? t('graft.virgin')
+              : t('graft.cell')
+        }
+        onCup={(cup, withShift) => {
+          setSelected(
+            withShift && lastCup
+              ? withRange(
+                  selected,
+                  ready.map((one) => one.id),
+                  lastCup,
+                  cup.id,
+                )
+              : toggled(selected, cup.id),
+          )
+          setLastCup(cup.id)
+        }}
+      />
+      <form
+        className="mt-4 flex flex-wrap items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault()
+          setSelected(new Set(ready.slice(0, Number(howMany)).map((cup) => cup.id)))
+        }}
+      >
+        <label>
+          <span className="block text-sm text-ink-2">
+            {t('graft.howMany', { count: ready.length })}
+          </span>
+          <input
+            className="field w-28"
+            type="number"
+            min={1}
+            max={ready.length}
+            value={howMany}
+            onChange={(event) => setHowMany(event.target.value)}
+            required
+          />
+        </label>
+        <button className="act">{t('graft.choose')}</button>
+        <button
+          type="button"
+          className="act"
+          onClick={() => setSelected(new Set(ready.map((cup) => cup.id)))}
+        >
+          {t('graft.chooseAll')}
+        </button>
+      </form>
+      <div className="mt-5 grid gap-5 sm:grid-cols-2">
+        <section className="border-t-2 border-ink pt-2" aria-labelledby="to-nucs">
+          <h3 id="to-nucs" className="text-lg">
+            {t('graft.toNucs')}
+          </h3>
+          <label className="mt-2 block">
+            <span className="block text-sm text-ink-2">
+              {t('graft.fromNuc', { count: free.data?.length ?? 0 })}
+            </span>
+            <select
+              className="field"
+              value={fromNuc}
+              onChange={(event) => setFromNuc(event.target.value)}
+            >
+              <option value="">
+                {free.data?.[0]
+                  ? t('graft.nextFree', { nuc: free.data[0].code })
+                  : t('graft.noFree')}
+              </option>
+              {free.data?.map((nuc) => (
+                <option key={nuc.id} value={nuc.id}>
+                  {nuc.code} · {nuc.yard}
+                </option>
+              ))}
+            </select>
+          </label>
+          <button
+            className="act act-main mt-3"
+            disabled={pairs.length === 0}
+            onClick={() => void toNucs()}
+          >
+            {pairs.length === 0
+              ? t('graft.chooseFirst')
+              : t('graft.place', {
+                  count: pairs.length,
+                  first: pairs[0]?.[1].code,
+                  last: last?.code,
+                })}
+          </button>
+          {chosen.length > pairs.length && (
+            <p role="alert" className="mt-2 font-semibold text-crown">
+              {t('graft.tooFewNucs', { nucs: pairs.length, count: chosen.length })}
+            </p>
+          )}
+        </section>
+        <section className="border-t-2 border-ink pt-2" aria-labelledby="to-cages">
+          <h3 id="to-cages" className="text-lg">
+            {t('graft.toCages')}
+          </h3>
+          <label className="mt-2 block">
+            <span className="block text-sm text-ink-2">{t('graft.fromCage')}</span>
+            <input
+              className="field"
+              type="number"
+              min={1}
+              value={fromCage}
+              onChange={(event) => setFromCage(Math.max(1, Number(event.target.value)))}
+            />
+          </label>
+          <button
+            className="act mt-3"
+            disabled={chosen.length === 0}
+            onClick={() => void toCages()}
+          >
+            {chosen.length === 0
+              ? t('graft.chooseFirst')
+              : t('graft.intoCages', {
+                  count: chosen.length,
+                  first: fromCage,
+                  last: fromCage + chosen.length - 1,
+                })}
+          </button>
+        </section>
+      </div>
+    </>
+  )
+}

@@ -1,0 +1,82 @@
+import Dexie, { liveQuery, type EntityTable } from 'dexie'
+import { answered, api, Refused, Unreachable, type Finding } from '../api/client'
+import type { Entry } from '../api/types'
+
+/**
+ * Entries on their way to the journal. They are written here first and leave only when the server has them, so neither
+ * a reload, nor a lost signal, nor an expired session loses one. Sending twice is harmless: ids are made here.
+ */
+export type Parcel = {
+  /** order of sending */
+  order?: number
+  id: string
+  personId: string
+  label: string
+  entries: Entry[]
+  keepContradictions: boolean
+  refusal?: { status: number; message: string; findings: Finding[] }
+}
+
+const database = new Dexie('vivid-crown') as Dexie & { parcels: EntityTable<Parcel, 'order'> }
+database.version(1).stores({ parcels: '++order, id, personId' })
+
+export const parcels = liveQuery(() => database.parcels.orderBy('order').toArray())
+
+export async function enqueue(parcel: Parcel): Promise<void> {
+  await database.parcels.add(parcel)
+}
+
+/** True if it was still here, so the server never saw it. */
+export async function takeBack(id: string): Promise<boolean> {
+  return (await database.parcels.where('id').equals(id).delete()) > 0
+}
+
+export async function keepAnyway(id: string): Promise<void> {
+  await database.parcels
+    .where('id')
+    .equals(id)
+    .modify((parcel) => {
+      parcel.keepContradictions = true
+      delete parcel.refusal
+    })
+}
+
+export type Flushed = 'all-sent' | 'signed-out' | 'unreachable'
+
+let running: Promise<Flushed> | undefined
+
+/** Sends what waits, in order; stops where the server cannot be reached or nobody is signed in. */
+export function flush(personId: string): Promise<Flushed> {
+  running ??= send(personId).finally(() => (running = undefined))
+  return running
+}
+
+async function send(personId: string): Promise<Flushed> {
+  for (;;) {
+    const waiting = await database.parcels.where('personId').equals(personId).sortBy('order')
+    const next = waiting.find((parcel) => !parcel.refusal)
+    if (!next) return 'all-sent'
+    try {
+      await answered(
+        api.POST('/api/v1/journal', {
+          body: { entries: next.entries, keepContradictions: next.keepContradictions },
+        }),
+      )
+      await takeBack(next.id)
+    } catch (thrown) {
+      if (thrown instanceof Unreachable) return 'unreachable'
+      if (!(thrown instanceof Refused)) throw thrown
+      if (thrown.status === 401 || thrown.status === 403) return 'signed-out'
+      await database.parcels
+        .where('id')
+        .equals(next.id)
+        .modify((parcel) => {
+          parcel.refusal = {
+            status: thrown.status,
+            message: thrown.message,
+            findings: thrown.findings,
+          }
+        })
+    }
+  }
+}

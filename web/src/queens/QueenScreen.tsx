@@ -1,0 +1,321 @@
+import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Link, useParams } from 'react-router'
+import type { EntryKind, JournalLine, Queen, QueenPage } from '../api/types'
+import { useDraft, useRecord } from '../outbox/useRecord'
+import { useSession } from '../session/queries'
+import { ThreadChart } from '../threads/ThreadChart'
+import { dayNumber, sayDay, saySpan } from '../time/days'
+import { Answer, Page } from '../ui/Page'
+import { Reasons } from '../ui/Reasons'
+import { YearDot } from './YearDot'
+import { journalQuery, queenQuery } from './queries'
+import { sightsFor } from './sights'
+
+export default function QueenScreen() {
+  const id = useParams().id ?? ''
+  const query = useQuery(queenQuery(id))
+  return <Answer query={query}>{(page) => <QueenLife key={id} page={page} />}</Answer>
+}
+
+function QueenLife({ page }: { page: QueenPage }) {
+  const { t } = useTranslation()
+  const { today } = useSession()
+  const { queen } = page
+  const first = queen.thread.strands[0]?.from
+  const back = first ? Math.min(90, Math.max(15, dayNumber(today) - dayNumber(first) + 2)) : 20
+  return (
+    <Page title={queen.name || queen.code} lead={<Where queen={queen} />}>
+      <p className="mb-2 flex flex-wrap items-center gap-x-6 gap-y-1">
+        <YearDot queen={queen} />
+        {queen.motherId && (
+          <span>
+            {t('queen.mother')}{' '}
+            <Link className="inline-block min-h-6 underline" to={`/queens/${queen.motherId}`}>
+              {queen.mother}
+            </Link>
+          </span>
+        )}
+        {queen.graftId && (
+          <Link className="inline-block min-h-6 underline" to={`/grafts/${queen.graftId}`}>
+            {t('queen.graft', { bar: queen.bar, cup: queen.cup })}
+          </Link>
+        )}
+        {page.daughters > 0 && (
+          <span>
+            {t('queen.daughters', { count: page.daughters, laying: page.daughtersLaying })}
+          </span>
+        )}
+      </p>
+      {queen.due && (
+        <div className="mb-4">
+          <p className="font-read text-xl">
+            <strong className={queen.overdue || queen.late ? 'text-crown' : ''}>
+              {queen.due.text}
+            </strong>
+            , {saySpan(queen.due.window)}
+            {queen.comesGood !== undefined &&
+              ` · ${t('queen.comesGood', { odds: Math.round(queen.comesGood * 100) })}`}
+          </p>
+          <Reasons reasons={queen.due.reasons} />
+        </div>
+      )}
+      <ThreadChart
+        name={t('queen.thread')}
+        today={today}
+        back={back}
+        ahead={24}
+        rows={[
+          {
+            id: queen.id,
+            label: <strong className="text-lg">{queen.code}</strong>,
+            says: `${queen.code}, ${queen.stageText}`,
+            thread: queen.thread,
+            endWord: queen.stageText,
+            due: queen.due && {
+              day: queen.due.window.earliest,
+              text: queen.due.text,
+              late: queen.late || queen.overdue,
+            },
+          },
+        ]}
+      />
+      <div className="mt-6 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <Entries queen={queen} />
+        {queen.alive && <Act queen={queen} />}
+      </div>
+    </Page>
+  )
+}
+
+function Where({ queen }: { queen: Queen }) {
+  const { t } = useTranslation()
+  const place = queen.nuc
+    ? t('queen.inNuc', { nuc: queen.nuc })
+    : queen.cage
+      ? t('queen.inCage', { cage: queen.cage })
+      : ''
+  return (
+    <>
+      {queen.stageText}
+      {place && `, ${place}`}
+    </>
+  )
+}
+
+/** Marking, a note, and everything else that can be seen. */
+function Act({ queen }: { queen: Queen }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const [number, setNumber] = useState('')
+  const [note, setNote, clearNote] = useDraft(`draft-note-${queen.id}`, '')
+  const put = (kind: EntryKind, detail = {}) =>
+    void record(`${queen.code}: ${t(`kind.${kind}`)}`, [
+      { subjectKind: 'QUEEN', subjectId: queen.id, kind, detail },
+    ])
+  return (
+    <section aria-labelledby="act" className="mt-6 lg:mt-0">
+      <h2 id="act" className="text-xl">
+        {t('queen.act')}
+      </h2>
+      {queen.colour && (
+        <form
+          className="mt-3 flex items-end gap-2"
+          onSubmit={(event) => {
+            event.preventDefault()
+            put('MARKED', { colour: queen.colour, number })
+          }}
+        >
+          <label className="flex-1">
+            <span className="block text-sm text-ink-2">{t('queen.number')}</span>
+            <input
+              className="field"
+              value={number}
+              onChange={(event) => setNumber(event.target.value)}
+              maxLength={8}
+            />
+          </label>
+          <button className="act act-main">
+            {t('queen.mark', { colour: t(`colour.${queen.colour}`) })}
+          </button>
+        </form>
+      )}
+      <form
+        className="mt-3 flex items-end gap-2"
+        onSubmit={(event) => {
+          event.preventDefault()
+          put('NOTE', { text: note })
+          clearNote()
+        }}
+      >
+        <label className="flex-1">
+          <span className="block text-sm text-ink-2">{t('round.noteLabel')}</span>
+          <input
+            className="field"
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            required
+          />
+        </label>
+        <button className="act">{t('round.keepNote')}</button>
+      </form>
+      <div className="mt-4 flex flex-wrap gap-2">
+        {sightsFor(queen.stage)
+          .filter((kind) => kind !== 'MARKED')
+          .map((kind) => (
+            <button key={kind} className="act" onClick={() => put(kind)}>
+              {t(`kind.${kind}`)}
+            </button>
+          ))}
+      </div>
+    </section>
+  )
+}
+
+function Entries({ queen }: { queen: Queen }) {
+  const { t } = useTranslation()
+  const query = useQuery(journalQuery(queen.id))
+  const [correcting, setCorrecting] = useState('')
+  return (
+    <section aria-labelledby="entries">
+      <h2 id="entries" className="text-xl">
+        {t('queen.entries')}
+      </h2>
+      <Answer query={query}>
+        {(lines) => (
+          <ul className="mt-2 border-t-2 border-ink">
+            {lines
+              .filter((line) => line.kind !== 'WITHDRAWN')
+              .map((line) => (
+                <li
+                  key={line.id}
+                  className="border-b border-rule py-2"
+                  data-testid="entry"
+                  data-stands={line.stands}
+                >
+                  <div className="flex flex-wrap items-baseline gap-x-4">
+                    <span className="w-28">{sayDay(line.happenedAt.slice(0, 10))}</span>
+                    <span className={line.stands ? 'font-bold' : 'line-through'}>
+                      {what(line, t)}
+                    </span>
+                    <span className="text-sm text-ink-2">
+                      {line.by}
+                      {!line.stands && ` · ${t('queen.corrected')}`}
+                    </span>
+                    {line.stands && line.kind !== 'KNOWN' && (
+                      <button
+                        className="ml-auto min-h-8 underline"
+                        aria-expanded={correcting === line.id}
+                        aria-label={t('queen.correctLabel', { what: t(`kind.${line.kind}`) })}
+                        onClick={() => setCorrecting(correcting === line.id ? '' : line.id)}
+                      >
+                        {t('queen.correct')}
+                      </button>
+                    )}
+                  </div>
+                  {line.clash && <p className="font-semibold text-crown">{line.clash}</p>}
+                  {correcting === line.id && (
+                    <Correction queen={queen} line={line} close={() => setCorrecting('')} />
+                  )}
+                </li>
+              ))}
+          </ul>
+        )}
+      </Answer>
+    </section>
+  )
+}
+
+function what(
+  line: JournalLine,
+  t: (key: string, values?: Record<string, unknown>) => string,
+): string {
+  const extra =
+    line.detail.text ?? (line.detail.reason ? t(`cull.${line.detail.reason}`) : line.detail.number)
+  return extra ? `${t(`kind.${line.kind}`)}: ${extra}` : t(`kind.${line.kind}`)
+}
+
+/** Puts another sight or day in an entry's place, or takes it away. The first one stays readable. */
+function Correction({
+  queen,
+  line,
+  close,
+}: {
+  queen: Queen
+  line: JournalLine
+  close: () => void
+}) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const { today } = useSession()
+  const [day, setDay] = useState(line.happenedAt.slice(0, 10))
+  const [kind, setKind] = useState<EntryKind>(line.kind)
+  const choices: EntryKind[] = [
+    ...new Set<EntryKind>([
+      line.kind,
+      'EMERGED',
+      'DUD',
+      'VIRGIN_SEEN',
+      'NO_EGGS_YET',
+      'EGGS_SEEN',
+      'SEALED_WORKER_BROOD',
+      'DRONE_BROOD_ONLY',
+      'NOT_FOUND',
+      'DEAD',
+    ]),
+  ]
+  const put = (correction: EntryKind, onDay?: string) => {
+    const sameKind = correction === line.kind
+    void record(`${queen.code}: ${t('queen.correct')}`, [
+      {
+        subjectKind: 'QUEEN',
+        subjectId: queen.id,
+        kind: correction,
+        corrects: line.id,
+        day: onDay,
+        ...(sameKind ? { detail: line.detail } : {}),
+      },
+    ])
+    close()
+  }
+  return (
+    <form
+      className="mt-2 flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        put(kind, day)
+      }}
+    >
+      <label>
+        <span className="block text-sm text-ink-2">{t('queen.instead')}</span>
+        <select
+          className="field"
+          value={kind}
+          onChange={(event) => setKind(event.target.value as EntryKind)}
+        >
+          {choices.map((choice) => (
+            <option key={choice} value={choice}>
+              {t(`kind.${choice}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label>
+        <span className="block text-sm text-ink-2">{t('queen.onDay')}</span>
+        <input
+          className="field"
+          type="date"
+          max={today}
+          value={day}
+          onChange={(event) => setDay(event.target.value)}
+          required
+        />
+      </label>
+      <button className="act act-main">{t('queen.keepCorrection')}</button>
+      <button type="button" className="act" onClick={() => put('WITHDRAWN')}>
+        {t('queen.withdraw')}
+      </button>
+    </form>
+  )
+}

@@ -1,0 +1,160 @@
+import { useQuery } from '@tanstack/react-query'
+import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
+import type { RoundPage, YardStops } from '../api/types'
+import { useParcels } from '../outbox/useRecord'
+import { longDay, sayDay } from '../time/days'
+import { Answer } from '../ui/Page'
+import { roundQuery } from './queries'
+import { StopRow } from './StopRow'
+
+export function RoundScreen() {
+  const query = useQuery(roundQuery)
+  return <Answer query={query}>{(round) => <Round round={round} />}</Answer>
+}
+
+function Round({ round }: { round: RoundPage }) {
+  const { t } = useTranslation()
+  const sent = new Set(
+    useParcels().flatMap((parcel) =>
+      parcel.refusal ? [] : parcel.entries.map((entry) => entry.subjectId),
+    ),
+  )
+  const yards = round.yards
+    .map((yard) => ({ ...yard, stops: yard.stops.filter((stop) => !sent.has(stop.subject)) }))
+    .filter((yard) => yard.stops.length > 0)
+  const boxes = yards.reduce((sum, yard) => sum + yard.stops.length, 0)
+  return (
+    <>
+      <title>{`${t('nav.round')} · Vivid Crown`}</title>
+      <h1 className="text-3xl">{longDay(round.day)}</h1>
+      <p className="mt-1 text-ink-2">
+        {boxes === 0 ? t('round.nothing') : t('round.lead', { count: boxes, yards: yards.length })}
+      </p>
+      <Shut yards={round.yards} />
+      <div className="mt-4 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_16rem]">
+        <aside className="mb-5 space-y-5 lg:order-2 lg:mb-0 lg:border-l lg:border-rule lg:pl-6">
+          <Carry round={round} />
+          <Late round={round} />
+          <LookOut round={round} />
+        </aside>
+        <div className="min-w-0 space-y-8">
+          {yards.map((yard) => (
+            <section key={yard.yard} aria-labelledby={`yard-${yard.yard}`}>
+              <h2
+                id={`yard-${yard.yard}`}
+                className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink pb-2 text-2xl"
+              >
+                {yard.name}
+                <span className="font-work text-base font-normal text-ink-2">
+                  {t('round.boxes', { count: yard.stops.length })}
+                  {yard.airCelsius !== undefined &&
+                    ` · ${Math.round(yard.airCelsius)} °C, ${t(`weather.${yard.weather}`)}`}
+                </span>
+              </h2>
+              <ul>
+                {yard.stops.map((stop) => (
+                  <StopRow key={stop.job + stop.subject} stop={stop} today={round.day} />
+                ))}
+              </ul>
+            </section>
+          ))}
+        </div>
+      </div>
+    </>
+  )
+}
+
+/** Boxes that stay shut today because their queens may fly. */
+function Shut({ yards }: { yards: YardStops[] }) {
+  const { t } = useTranslation()
+  return yards
+    .filter((yard) => yard.shut.length > 0)
+    .map((yard) => (
+      <p key={yard.yard} className="mt-1 font-bold">
+        {t('round.shut', {
+          codes: yard.shut.join(', '),
+          from: yard.flightsFrom?.slice(0, 5),
+          until: yard.flightsUntil?.slice(0, 5),
+        })}
+      </p>
+    ))
+}
+
+function Carry({ round }: { round: RoundPage }) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="carry">
+      <h2 id="carry" className="font-work text-sm font-normal text-ink-2">
+        {t('round.carry')}
+      </h2>
+      <ul className="font-read text-lg leading-7 font-semibold">
+        {Object.entries(round.carry).map(([item, count]) => (
+          <li key={item}>
+            {item === 'SYRUP_DECILITRES'
+              ? t('item.SYRUP_LITRES', { litres: Math.ceil(count / 10) })
+              : t(`item.${item}`, { count })}
+          </li>
+        ))}
+        <li>{t('round.always')}</li>
+      </ul>
+    </section>
+  )
+}
+
+function Late({ round }: { round: RoundPage }) {
+  const { t } = useTranslation()
+  if (round.late.length === 0) return null
+  return (
+    <section aria-labelledby="late">
+      <h2 id="late" className="font-work text-sm font-normal text-ink-2">
+        {t('round.late')}
+      </h2>
+      <ul className="space-y-2 text-sm">
+        {round.late.slice(0, 8).map((late) => (
+          <li key={late.queen}>
+            <Link
+              to={`/queens/${late.queen}`}
+              className="inline-block min-h-6 font-bold text-crown underline"
+            >
+              {late.nuc ?? late.code}
+            </Link>{' '}
+            {t('round.lateLine', {
+              days: late.daysSinceEmergence,
+              odds: Math.round(late.comesGood * 100),
+              day: sayDay(late.decideBy),
+            })}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function LookOut({ round }: { round: RoundPage }) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="look-out">
+      <h2 id="look-out" className="font-work text-sm font-normal text-ink-2">
+        {t('round.lookOut')}
+      </h2>
+      {round.yards
+        .filter((yard) => yard.caution)
+        .map((yard) => (
+          <p key={yard.yard} className="mb-1 text-sm font-semibold">
+            {yard.name}: {yard.caution}
+          </p>
+        ))}
+      <details className="text-sm">
+        <summary className="inline-block min-h-6 underline decoration-dotted underline-offset-4">
+          {t('round.cautions')}
+        </summary>
+        <ul className="mt-1 space-y-1">
+          {round.cautions.map((caution) => (
+            <li key={caution.id}>{caution.text}</li>
+          ))}
+        </ul>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,29 @@
+import { queryOptions, useQuery } from '@tanstack/react-query'
+import { createContext, useContext } from 'react'
+import { answered, api, Refused } from '../api/client'
+import type { Session } from '../api/types'
+
+/** Who is signed in; null if nobody is. */
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: async (): Promise<Session | null> => {
+    try {
+      return await answered(api.GET('/api/v1/session'))
+    } catch (thrown) {
+      if (thrown instanceof Refused && thrown.status === 401) return null
+      throw thrown
+    }
+  },
+  staleTime: 30_000,
+})
+
+export const useMaybeSession = () => useQuery(sessionQuery)
+
+export const SessionContext = createContext<Session | undefined>(undefined)
+
+/** The session, on screens that are only shown to somebody signed in. */
+export function useSession(): Session {
+  const session = useContext(SessionContext)
+  if (!session) throw new Error('useSession outside of a signed-in screen')
+  return session
+}

@@ -1,0 +1,9 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  build: { target: 'es2022', assetsInlineLimit: 0 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8420', '/calendar': 'http://127.0.0.1:8420' } },
+})
