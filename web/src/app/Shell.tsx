@@ -5,7 +5,7 @@ import { NavLink, Outlet, useNavigate } from 'react-router'
 import { Dialog } from 'radix-ui'
 import { answered, api } from '../api/client'
 import { useLastAct, useParcels, useRecord, useSending } from '../outbox/useRecord'
-import { useSession } from '../session/queries'
+import { changePerson, useSession } from '../session/queries'
 import { longDay } from '../time/days'
 
 const PLACES = [
@@ -72,10 +72,7 @@ function SignedIn() {
   const client = useQueryClient()
   const signOut = useMutation({
     mutationFn: () => answered(api.DELETE('/api/v1/session')),
-    onSuccess: () => {
-      client.clear()
-      client.setQueryData(['session'], null)
-    },
+    onSuccess: () => changePerson(client, null),
   })
   return (
     <>

@@ -2,6 +2,7 @@ import { useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api, Refused } from '../api/client'
+import { changePerson } from './queries'
 
 export function SignIn() {
   const { t } = useTranslation()
@@ -20,8 +21,7 @@ export function SignIn() {
       // The first answer carries the token that the next request must show.
       await fetch('/api/v1/session')
       const session = await answered(api.POST('/api/v1/session', { body: { email, password } }))
-      client.clear()
-      client.setQueryData(['session'], session)
+      changePerson(client, session)
     } catch (thrown) {
       setProblem(thrown instanceof Refused ? thrown.message : t('connection.unreachable'))
     } finally {

@@ -1,4 +1,4 @@
-import { queryOptions, useQuery } from '@tanstack/react-query'
+import { queryOptions, useQuery, type QueryClient } from '@tanstack/react-query'
 import { createContext, useContext } from 'react'
 import { answered, api, Refused } from '../api/client'
 import type { Session } from '../api/types'
@@ -26,4 +26,10 @@ export function useSession(): Session {
   const session = useContext(SessionContext)
   if (!session) throw new Error('useSession outside of a signed-in screen')
   return session
+}
+
+/** Shows the screens of another person, or the door; nothing of the one before is kept in memory. */
+export function changePerson(client: QueryClient, session: Session | null): void {
+  client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
+  client.setQueryData(sessionQuery.queryKey, session)
 }

@@ -187,7 +187,7 @@ function Days(props: { scale: DayScale; today: string; afternoons: Afternoon[]; 
       })}
       {props.afternoons.map(
         (afternoon) =>
-          strengthOf(afternoon) >= 0.45 && (
+          afternoon.fitness !== undefined && strengthOf(afternoon) > 0 && (
             <circle
               key={afternoon.day}
               cx={(startOf(scale, afternoon.day) + endOf(scale, afternoon.day)) / 2}

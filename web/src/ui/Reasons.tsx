@@ -5,7 +5,7 @@ import type { Reason } from '../api/types'
 export function Reasons({ reasons }: { reasons: Reason[] }) {
   const { t } = useTranslation()
   return (
-    <details className="text-sm">
+    <details className="text-sm open:block">
       <summary className="inline-block min-h-6 text-ink-2 underline decoration-dotted underline-offset-4">
         {t('reasons.why')}
       </summary>

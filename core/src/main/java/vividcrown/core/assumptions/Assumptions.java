@@ -24,7 +24,8 @@ import vividcrown.core.time.DaySpan;
  */
 public record Assumptions(DevelopmentClock queen, DevelopmentClock drone, DaySpan untouchable, DaySpan emergenceCheck,
         DaySpan virginIntroduction, DaySpan maturity, DaySpan matingFlights, DaySpan firstEggs, DaySpan firstLook,
-        int late, int dronesOnly, DaySpan flatSealedBrood, DaySpan lookAgain, DaySpan droneMaturity, DaySpan droneLead) {
+        int late, int dronesOnly, DaySpan flatSealedBrood, DaySpan lookAgain, DaySpan droneMaturity,
+        DaySpan droneLead) {
 
     private static final Assumptions STANDARD = new Assumptions(DevelopmentClock.QUEEN, DevelopmentClock.DRONE,
             DaySpan.ofDays(9, 11, 13), DaySpan.ofDays(2, 3, 4), DaySpan.ofDays(1, 1, 3), DaySpan.ofDays(5, 6, 7),

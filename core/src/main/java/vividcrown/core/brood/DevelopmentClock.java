@@ -25,8 +25,9 @@ public record DevelopmentClock(DaySpan hatches, DaySpan sealed, DaySpan emerges,
 
     public DevelopmentClock {
         if (hatches.latestHours() > sealed.earliestHours() || sealed.latestHours() > emerges.earliestHours()) {
-            throw new IllegalArgumentException("Brood hatches, then is sealed, then emerges; got hatching %s, sealing %s, "
-                    .formatted(hatches, sealed) + "emergence %s".formatted(emerges));
+            throw new IllegalArgumentException(
+                    "Brood hatches, then is sealed, then emerges; got hatching %s, sealing %s, "
+                            .formatted(hatches, sealed) + "emergence %s".formatted(emerges));
         }
     }
 }

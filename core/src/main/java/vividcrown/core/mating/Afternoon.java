@@ -14,7 +14,8 @@ public record Afternoon(LocalDate day, double airCelsius, double windKmh, double
 
     public Afternoon {
         if (!(brightShare >= 0 && brightShare <= 1)) {
-            throw new IllegalArgumentException("brightShare must lie between 0 and 1, but is %s".formatted(brightShare));
+            throw new IllegalArgumentException(
+                    "brightShare must lie between 0 and 1, but is %s".formatted(brightShare));
         }
     }
 

@@ -10,8 +10,8 @@ import java.util.Optional;
 import java.util.function.Function;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.brood.DevelopmentClock;
-import vividcrown.core.reason.Sentence;
 import vividcrown.core.rearing.LarvaAge;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 
@@ -235,7 +235,8 @@ public final class LifeFold {
         if (grafted == null) {
             return;
         }
-        DatedSpan possible = of.apply(assumptions.queen()).shiftedByHours(-larvaAge.oldestSinceEggHours()).from(grafted);
+        DatedSpan possible = of.apply(assumptions.queen()).shiftedByHours(-larvaAge.oldestSinceEggHours())
+                .from(grafted);
         if (entry.day().isBefore(possible.earliest())) {
             clash(entry, key, entry.day(), grafted, possible);
         }

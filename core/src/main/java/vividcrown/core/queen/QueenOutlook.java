@@ -8,11 +8,11 @@ import java.util.Optional;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.odds.LateOdds;
 import vividcrown.core.odds.Rate;
-import vividcrown.core.reason.Reason;
-import vividcrown.core.reason.Source;
 import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.StepKind;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Source;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 

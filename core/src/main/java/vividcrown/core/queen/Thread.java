@@ -40,7 +40,8 @@ public record Thread(List<Strand> strands, Optional<DatedSpan> unsure, Optional<
         LocalDate end = life.on(Milestone.ENDED).orElse(LocalDate.MAX);
         Weaver weaver = new Weaver(end);
         Optional<LocalDate> out = outlook.emergence()
-                .map(span -> life.stage().isCell() && today.isAfter(span.likely()) ? latestOf(span.likely(), today)
+                .map(span -> life.stage().isCell() && today.isAfter(span.likely())
+                        ? latestOf(span.likely(), today)
                         : span.likely());
         life.on(Milestone.GRAFTED).ifPresent(graft -> weaver.weave(Character.CELL, graft, out.orElse(today)));
         LocalDate lays = layingFrom(life, outlook, today);
@@ -72,8 +73,7 @@ public record Thread(List<Strand> strands, Optional<DatedSpan> unsure, Optional<
         return switch (life.stage()) {
             case GRAFTED, TAKEN, SEALED -> outlook.emergence();
             case VIRGIN -> outlook.firstEggs();
-            case LAYING -> outlook.flatBrood();
-            case JUDGED, DRONE_LAYER, NOT_TAKEN, CULLED, DUD, DEAD, TAKEN_OUT -> Optional.empty();
+            case LAYING, JUDGED, DRONE_LAYER, NOT_TAKEN, CULLED, DUD, DEAD, TAKEN_OUT -> Optional.empty();
         };
     }
 

@@ -9,8 +9,8 @@ import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
-import vividcrown.core.time.DaySpan;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.DaySpan;
 
 /**
  * The calendar of one graft, from drone comb to laying queens: graft day is day 0.

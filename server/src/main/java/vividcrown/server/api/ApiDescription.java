@@ -18,9 +18,7 @@ import org.springframework.context.annotation.Configuration;
 
 /** Title, and the rule that every value of a record is there unless it is marked nullable. */
 @Configuration
-@OpenAPIDefinition(info = @Info(title = "Vivid Crown", version = "1", license = @License(name = "Apache-2.0"),
-        description = "Days are ISO 8601. Refusals are problem details (RFC 9457) with findings: field and what to change."),
-        servers = @Server(url = "/"))
+@OpenAPIDefinition(info = @Info(title = "Vivid Crown", version = "1", license = @License(name = "Apache-2.0"), description = "Days are ISO 8601. Refusals are problem details (RFC 9457) with findings: field and what to change."), servers = @Server(url = "/"))
 class ApiDescription {
 
     @Bean

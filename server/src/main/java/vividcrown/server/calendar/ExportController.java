@@ -85,7 +85,8 @@ class ExportController {
     ResponseEntity<String> feed(@PathVariable String key) {
         UUID operation = jdbc.sql("select operation_of_calendar(?) as id").param(hash(key))
                 .query((row, _) -> Optional.ofNullable(row.getObject("id", UUID.class))).single()
-                .orElseThrow(() -> Refusal.notFound("This calendar link is not valid any more. Ask the owner for the new one."));
+                .orElseThrow(() -> Refusal
+                        .notFound("This calendar link is not valid any more. Ask the owner for the new one."));
         return CurrentOperation.in(operation, () -> file("vivid-crown-tasks.ics", ICALENDAR, tasks.write()));
     }
 

@@ -62,8 +62,9 @@ class Commands implements ApplicationRunner {
         }
         String password = new Scanner(System.in, StandardCharsets.UTF_8).nextLine();
         if (password.length() < 10) {
-            throw new IllegalArgumentException("The password needs at least 10 characters, but has %d. Choose a longer one."
-                    .formatted(password.length()));
+            throw new IllegalArgumentException(
+                    "The password needs at least 10 characters, but has %d. Choose a longer one."
+                            .formatted(password.length()));
         }
         UUID operation = UUID.randomUUID();
         founding.found(operation, words.get(1), ZoneId.of(words.get(2)).getId(), Optional.empty());

@@ -1,10 +1,10 @@
 package vividcrown.server.demo;
 
 import com.fasterxml.uuid.Generators;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -60,13 +60,15 @@ final class DemoSeason {
         justEmerging();
         ripeToday();
         graftedYesterday();
-        plan("planned", "26-07", "Runa", "B 2", TODAY.plusDays(3), LarvaAge.FROM_12_TO_24_H, Placing.EMERGE_IN_INCUBATOR);
+        plan("planned", "26-07", "Runa", "B 2", TODAY.plusDays(3), LarvaAge.FROM_12_TO_24_H,
+                Placing.EMERGE_IN_INCUBATOR);
         return entries;
     }
 
     private void places() {
         yard("Weir Bend", "W", 1, 46.213, 8.871, 310, 48, "");
-        yard("Quarry Terrace", "T", 2, 46.241, 8.902, 540, 40, "T 9 is defensive: full suit, second person, phone at hand.");
+        yard("Quarry Terrace", "T", 2, 46.241, 8.902, 540, 40,
+                "T 9 is defensive: full suit, second person, phone at hand.");
         yard("Larch Step", "L", 3, 46.268, 8.934, 860, 32, "Cattle on the pasture until September: strap the boxes.");
         builder("B 1", "Weir Bend", 1, BuilderSchool.STARTER_THEN_FINISHER);
         builder("B 2", "Weir Bend", 2, BuilderSchool.STARTER_FINISHER);
@@ -95,7 +97,8 @@ final class DemoSeason {
             queen(queen, batch.day(25 + index % 4), EntryKind.EGGS_SEEN, Detail.NONE);
             queen(queen, batch.day(34 + index % 3), EntryKind.SEALED_WORKER_BROOD, Detail.NONE);
             if (index % 7 != 3) {
-                queen(queen, batch.day(36), EntryKind.MARKED, Detail.ofMark(YearColour.of(YEAR), String.valueOf(index)));
+                queen(queen, batch.day(36), EntryKind.MARKED,
+                        Detail.ofMark(YearColour.of(YEAR), String.valueOf(index)));
             }
             if (index >= 22) {
                 queen(queen, batch.day(37), EntryKind.TAKEN_OUT, Detail.ofText("sold, order 31"));
@@ -230,7 +233,8 @@ final class DemoSeason {
 
     private void plan(String key, String code, String mother, String builder, LocalDate day, LarvaAge age,
             Placing placing) {
-        GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), "Ilva", day.atTime(14, 0).atZone(ZONE), age,
+        GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), "Ilva", day.atTime(14, 0).atZone(ZONE),
+                age,
                 placing, 34.5, 3, 15);
         LocalDate plannedOn = day.minusDays(7).isAfter(TODAY) ? TODAY : day.minusDays(7);
         add(SubjectKind.GRAFT, id(key), plannedOn, EntryKind.GRAFT_PLANNED, payloads.write(planned), owner);

@@ -1,5 +1,7 @@
 package vividcrown.server.importing;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -8,8 +10,6 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotBlank;
 import vividcrown.server.person.SignedIn;
 
 /** Queens and nucs in from CSV: looked at first, imported only when confirmed. */

@@ -23,13 +23,14 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/v1/reckon/**"))
-                
+
                 .addFilterAfter(new OperationFilter(), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
-                .authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
-                        .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi").permitAll()
-                        .requestMatchers("/api/**").authenticated().anyRequest().permitAll())
+                .authorizeHttpRequests(
+                        requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
+                                .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi").permitAll()
+                                .requestMatchers("/api/**").authenticated().anyRequest().permitAll())
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((_, response, _) -> {
                     response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);

@@ -2,8 +2,8 @@ package vividcrown.server.person;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -63,7 +63,8 @@ class SessionController {
     Session signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
         SignedIn person = people.withPassword(asked.email().strip().toLowerCase(Locale.ROOT), asked.password())
                 .orElseThrow(() -> Refusal
-                        .signInFailed("This e-mail address and password do not belong together. Check both and try again."));
+                        .signInFailed(
+                                "This e-mail address and password do not belong together. Check both and try again."));
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }

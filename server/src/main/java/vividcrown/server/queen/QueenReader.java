@@ -21,9 +21,9 @@ import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Thread;
 import vividcrown.core.queen.Whereabouts;
 import vividcrown.core.queen.YearColour;
-import vividcrown.core.reason.Sentence;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.graft.Graft;
 import vividcrown.server.graft.Grafts;
 import vividcrown.server.wire.ReasonView;
@@ -85,7 +85,8 @@ public class QueenReader {
 
     private Map<UUID, GraftPlan> plans(List<Queen> rows) {
         List<Graft> batches = grafts.findAllById(ids(rows, Queen::graftId));
-        Map<UUID, BuilderSchool> schools = builders.findAllById(batches.stream().map(Graft::builderId).distinct().toList())
+        Map<UUID, BuilderSchool> schools = builders
+                .findAllById(batches.stream().map(Graft::builderId).distinct().toList())
                 .stream().collect(Collectors.toMap(Builder::id, Builder::school));
         return batches.stream()
                 .collect(Collectors.toMap(Graft::id, graft -> graft.plan(schools.get(graft.builderId()))));

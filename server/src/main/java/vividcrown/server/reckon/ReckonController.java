@@ -83,8 +83,7 @@ class ReckonController {
 
     /** What was seen or done. */
     enum Seen {
-        TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET,
-        EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT
+        TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT
     }
 
     /**
@@ -145,8 +144,9 @@ class ReckonController {
         int tried = Objects.requireNonNullElse(asked.matingsTried(), 0);
         int succeeded = Objects.requireNonNullElse(asked.matingsSucceeded(), 0);
         if (succeeded < 0 || succeeded > tried) {
-            throw Refusal.invalid("matingsSucceeded", "matingsSucceeded must lie between 0 and matingsTried (%d), but is %d."
-                    .formatted(tried, succeeded));
+            throw Refusal.invalid("matingsSucceeded",
+                    "matingsSucceeded must lie between 0 and matingsTried (%d), but is %d."
+                            .formatted(tried, succeeded));
         }
         return LossStep.MATING.prior().updatedBy(succeeded, tried);
     }
@@ -176,7 +176,8 @@ class ReckonController {
     private static QueenEvent known(Known known) {
         if (known.stage().isCell()) {
             throw Refusal.invalid("known.stage",
-                    "A known queen is a virgin or older, but stage is %s. Give graft instead.".formatted(known.stage()));
+                    "A known queen is a virgin or older, but stage is %s. Give graft instead."
+                            .formatted(known.stage()));
         }
         return new QueenEvent.Known(known.stage(), Objects.requireNonNullElse(known.emergenceYear(), 0));
     }

@@ -1,0 +1,37 @@
+package vividcrown.core;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.junit.jupiter.api.Test;
+
+class ArchitectureTest {
+
+    private static final JavaClasses CORE = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("vividcrown.core");
+
+    @Test
+    void core_knows_no_framework() {
+        noClasses().should().dependOnClassesThat()
+                .resideInAnyPackage("org.springframework..", "jakarta..", "org.hibernate..", "tools.jackson..",
+                        "com.fasterxml..", "java.sql..", "java.net..", "vividcrown.server..")
+                .because("the rules of the job outlive every framework and are tested without one").check(CORE);
+    }
+
+    @Test
+    void core_reaches_for_no_clock() {
+        noClasses().should().callMethod(java.time.LocalDate.class, "now").orShould()
+                .callMethod(java.time.Instant.class, "now").orShould().callMethod(java.time.LocalDateTime.class, "now")
+                .orShould().callMethod(System.class, "currentTimeMillis")
+                .because("the day is an argument, so that every day can be asked about").check(CORE);
+    }
+
+    @Test
+    void packages_depend_one_way() {
+        slices().matching("vividcrown.core.(*)..").should().beFreeOfCycles().check(CORE);
+    }
+}
