@@ -187,7 +187,8 @@ function Days(props: { scale: DayScale; today: string; afternoons: Afternoon[]; 
       })}
       {props.afternoons.map(
         (afternoon) =>
-          afternoon.fitness !== undefined && strengthOf(afternoon) > 0 && (
+          afternoon.fitness !== undefined &&
+          strengthOf(afternoon) > 0 && (
             <circle
               key={afternoon.day}
               cx={(startOf(scale, afternoon.day) + endOf(scale, afternoon.day)) / 2}

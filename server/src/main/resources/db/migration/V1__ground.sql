@@ -129,8 +129,9 @@ create table queen (
     -- where she is; nuc_id stays behind as the last nuc she was in
     whereabouts   text not null,
     nuc_id        uuid,
-    -- the entry that put her there
+    -- the entry that put her there, and its place in the journal
     placed_by     uuid,
+    placed_sequence bigint not null,
     cage          int,
     emergence_year int not null,
     mark          text not null,
@@ -152,7 +153,7 @@ create table queen (
     cull_reason   text
 );
 create index queen_alive on queen (operation_id) where alive;
-create index queen_nuc on queen (operation_id, nuc_id) where nuc_id is not null;
+create index queen_nuc on queen (nuc_id);
 create index queen_graft on queen (operation_id, graft_id, bar, cup);
 create index queen_code on queen (operation_id, code);
 create index queen_mother on queen (operation_id, mother_id);

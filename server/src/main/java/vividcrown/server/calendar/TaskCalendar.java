@@ -1,7 +1,11 @@
 package vividcrown.server.calendar;
 
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.List;
+import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
 import net.fortuna.ical4j.model.component.VEvent;
 import net.fortuna.ical4j.model.property.Description;
@@ -17,6 +21,8 @@ import vividcrown.server.round.Jobs;
 /** Every open job as an all-day entry of a calendar (RFC 5545), on the days on which to do it. */
 @Component
 class TaskCalendar {
+    /** RFC 5545 wants lines of at most 75 octets; the library counts characters, and ours take up to three octets. */
+    private static final int FOLD_CHARACTERS = 60;
     private final Jobs jobs;
     private final Today today;
 
@@ -31,7 +37,13 @@ class TaskCalendar {
         for (Stop stop : jobs.find(today.day()).stops()) {
             calendar.add(event(stop));
         }
-        return calendar.toString();
+        StringWriter text = new StringWriter();
+        try {
+            new CalendarOutputter(false, FOLD_CHARACTERS).output(calendar, text);
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("Impossible state: writing to memory failed", impossible);
+        }
+        return text.toString();
     }
 
     private static VEvent event(Stop stop) {

@@ -13,7 +13,8 @@ public interface Contradictions extends JpaRepository<ContradictionRecord, Contr
 
     List<ContradictionRecord> findByEntryIdIn(Collection<UUID> entries);
 
-    @Modifying(flushAutomatically = true)
+    // Rows made again under the same id must not be taken for rows that are still there.
+    @Modifying(flushAutomatically = true, clearAutomatically = true)
     @Query("delete from ContradictionRecord c where c.subjectId in :subjects")
     void clear(Collection<UUID> subjects);
 }

@@ -19,6 +19,7 @@ import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
 import vividcrown.server.weather.AfternoonView;
+import vividcrown.server.weather.WeatherStation;
 import vividcrown.server.yard.Builder;
 import vividcrown.server.yard.Builders;
 import vividcrown.server.yard.Nuc;
@@ -95,7 +96,7 @@ class MatingYardController {
                         .map(nuc -> new NucView(nuc.id(), nuc.code(), nuc.position(), nuc.rounds(),
                                 nuc.emptySince().orElse(null), nuc.queenId().map(views::get).orElse(null)))
                         .toList(),
-                AfternoonView.between(yard, day.minusDays(DAYS_BACK), day.plusDays(DAYS_AHEAD), day));
+                AfternoonView.between(new WeatherStation(yard.id(), yard.elevationMetres()), day.minusDays(DAYS_BACK), day.plusDays(DAYS_AHEAD), day));
     }
 
     /** Nucs that stand empty, in walking order: where the next ripe cell can go. */

@@ -13,32 +13,29 @@ import vividcrown.core.reason.Sentence;
 class NucOccupancy {
 
     private static final String REFRESH = """
-            update nuc set
-                queen_id = (select q.id from queen q where q.nuc_id = nuc.id and q.alive and q.whereabouts = 'NUC'
-                    order by coalesce(q.placed_as_virgin_on, q.placed_as_cell_on) desc nulls last, q.code desc limit 1),
-                empty_since = case when exists
-                    (select from queen q where q.nuc_id = nuc.id and q.alive and q.whereabouts = 'NUC')
-                    then null
-                    else coalesce((select max(q.ended_on) from queen q where q.nuc_id = nuc.id), nuc.set_up_on) end,
-                rounds = (select count(*) from queen q where q.nuc_id = nuc.id)
-            where id in (:nucs)
+            update nuc set queen_id = held.queen_id, rounds = held.rounds,
+                empty_since = case when held.queen_id is null then coalesce(held.last_end, nuc.set_up_on) end
+            from (select n.id, max(q.ended_on) as last_end, count(q.id) as rounds,
+                    (array_agg(q.id order by q.placed_sequence desc)
+                        filter (where q.alive and q.whereabouts = 'NUC'))[1] as queen_id
+                from nuc n left join queen q on q.nuc_id = n.id
+                where n.id in (:nucs) group by n.id) held
+            where held.id = nuc.id
             """;
 
     private static final String CLEAR_FLAGS = """
-            delete from contradiction c where c.found_in = 'NUC'
-                and c.entry_id in (select q.placed_by from queen q where q.nuc_id in (:nucs))
+            delete from contradiction where found_in = 'NUC'
+                and subject_id in (select id from queen where nuc_id in (:nucs))
             """;
 
     private static final String DOUBLY_HELD = """
-            select later.placed_by, later.id, nuc.code as nuc, earlier.code as holds
-            from queen later
-            join nuc on nuc.id = later.nuc_id
-            join journal_entry put on put.id = later.placed_by
-            join lateral (select q.code from queen q join journal_entry p on p.id = q.placed_by
-                where q.nuc_id = later.nuc_id and q.id <> later.id and q.alive and q.whereabouts = 'NUC'
-                    and (p.happened_on, p.sequence) < (put.happened_on, put.sequence)
-                order by p.happened_on, p.sequence limit 1) earlier on true
-            where later.nuc_id in (:nucs) and later.alive and later.whereabouts = 'NUC'
+            select placed_by, id, nuc, holds
+            from (select q.placed_by, q.id, n.code as nuc, first_value(q.code) over placings as holds,
+                    row_number() over placings as place
+                from queen q join nuc n on n.id = q.nuc_id
+                where q.nuc_id in (:nucs) and q.alive and q.whereabouts = 'NUC'
+                window placings as (partition by q.nuc_id order by q.placed_sequence)) placed
+            where place > 1
             """;
 
     private static final String FLAG = """

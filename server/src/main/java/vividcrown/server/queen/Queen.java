@@ -14,7 +14,9 @@ import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Whereabouts;
@@ -46,6 +48,7 @@ public class Queen {
     private Place whereabouts;
     private @Nullable UUID nucId;
     private @Nullable UUID placedBy;
+    private long placedSequence;
     private @Nullable Integer cage;
     private int emergenceYear;
     private String mark;
@@ -95,15 +98,17 @@ public class Queen {
         this.mark = "";
     }
 
-    /** @param placedBy the entry that put her where she is, empty if none did */
-    void write(QueenLife life, Optional<UUID> placedBy, Optional<CullReason> cullReason, Optional<UUID> lastNuc) {
+    /** @param placing the last entry that put her into a nuc, empty if none did */
+    void write(QueenLife life, Optional<LifeEntry> placing, Optional<CullReason> cullReason) {
         stage = life.stage();
         alive = life.isAlive();
         emergenceYear = life.emergenceYear();
         mark = life.mark();
-        this.placedBy = placedBy.orElse(null);
+        placedBy = placing.map(LifeEntry::id).orElse(null);
+        placedSequence = placing.map(LifeEntry::sequence).orElse(0L);
+        nucId = placing.map(LifeEntry::event).map(QueenEvent.PlacedInNuc.class::cast)
+                .map(QueenEvent.PlacedInNuc::nuc).orElse(null);
         this.cullReason = cullReason.orElse(null);
-        nucId = lastNuc.orElse(null);
         cage = null;
         switch (life.where()) {
             case Whereabouts.OnTheBar _ -> whereabouts = Place.BAR;

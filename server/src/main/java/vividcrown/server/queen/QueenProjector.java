@@ -151,8 +151,7 @@ class QueenProjector implements Projector, CupsFollow {
         Optional<LifeEntry> placing = lastOf(life, QueenEvent.PlacedInNuc.class);
         Optional<CullReason> culled = lastOf(life, QueenEvent.Culled.class)
                 .map(entry -> ((QueenEvent.Culled) entry.event()).reason());
-        row.queen().write(folded.life(), placing.map(LifeEntry::id), culled,
-                placing.map(entry -> ((QueenEvent.PlacedInNuc) entry.event()).nuc()));
+        row.queen().write(folded.life(), placing, culled);
         Map<UUID, String> clashes = new HashMap<>();
         folded.contradictions().forEach(
                 one -> clashes.merge(one.entry(), one.clash().toString(), (first, second) -> first + " " + second));

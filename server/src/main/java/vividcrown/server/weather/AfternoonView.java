@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.mating.Afternoon;
-import vividcrown.server.yard.Yard;
 
 /**
  * One afternoon for the band behind the threads.
@@ -17,8 +16,7 @@ public record AfternoonView(LocalDate day, Afternoon.@Nullable Fitness fitness, 
         @Nullable Double airCelsius) {
 
     /** Past days as they were, days to come as odds. */
-    public static List<AfternoonView> between(Yard yard, LocalDate first, LocalDate last, LocalDate today) {
-        WeatherStation station = new WeatherStation(yard.id(), yard.elevationMetres());
+    public static List<AfternoonView> between(WeatherStation station, LocalDate first, LocalDate last, LocalDate today) {
         List<AfternoonView> views = new ArrayList<>();
         for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
             if (day.isAfter(today)) {

@@ -1,0 +1,62 @@
+package vividcrown.journeys;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+
+/** Debian's Chromium, headless, started once for all journeys. */
+public final class Browser implements ParameterResolver {
+
+    private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(Browser.class);
+    private static final List<String> ARGUMENTS = List.of("--no-sandbox", "--disable-gpu",
+            "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run");
+
+    /** A running browser. */
+    public record Running(Playwright playwright, com.microsoft.playwright.Browser browser) implements AutoCloseable {
+
+        /** A device of its own: cookies and storage apart from every other. */
+        public BrowserContext device(int width, int height) {
+            BrowserContext device = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                    .setViewportSize(width, height).setLocale("en-GB").setTimezoneId("Europe/Zurich"));
+            device.setDefaultTimeout(15_000);
+            return device;
+        }
+
+        public Page desk() {
+            return device(1280, 800).newPage();
+        }
+
+        public Page phone() {
+            return device(390, 844).newPage();
+        }
+
+        @Override
+        public void close() {
+            playwright.close();
+        }
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+        return parameter.getParameter().getType() == Running.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+        return extension.getRoot().getStore(NAMESPACE).getOrComputeIfAbsent(Running.class, _ -> start(), Running.class);
+    }
+
+    private static Running start() {
+        Playwright playwright = Playwright
+                .create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+        return new Running(playwright, playwright.chromium().launch(new BrowserType.LaunchOptions().setHeadless(true)
+                .setExecutablePath(Path.of("/usr/bin/chromium")).setArgs(ARGUMENTS)));
+    }
+}

@@ -1,0 +1,76 @@
+package vividcrown.journeys;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** A server killed in the middle of the work: what was answered is there, sessions go on. */
+@ExtendWith(Application.class)
+class KilledServerJourney {
+
+    private final Application.Running application;
+
+    KilledServerJourney(Application.Running application) {
+        this.application = application;
+    }
+
+    @Test
+    void after_a_kill_the_entries_are_there_and_nobody_is_signed_out() throws Exception {
+        Application.Demo demo = application.demo();
+        int port = freePort();
+        Process first = start(port);
+        Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
+        UUID queen = owner.queenId("26-02-110");
+        assertThat(owner.record(Client.sight(queen, LocalDate.of(2026, 6, 9), "NOTE", Map.of("text", "before the kill")))
+                .status()).isEqualTo(200);
+        first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+
+        Process second = start(port);
+        try {
+            assertThat(owner.get("/api/v1/journal?subject=" + queen).text()).contains("before the kill");
+        } finally {
+            second.destroyForcibly();
+        }
+    }
+
+    private Process start(int port) throws Exception {
+        Path jar = Application.projectRoot().resolve("server/target/vividcrown-server-0.1.0-SNAPSHOT-app.jar");
+        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1", "-jar", jar.toString(), "--server.port=" + port);
+        builder.environment().put("DATABASE_URL", application.databaseUrl());
+        Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        for (int attempt = 0; attempt < 240; attempt++) {
+            if (answers(port)) {
+                return process;
+            }
+            Thread.sleep(250);
+        }
+        process.destroyForcibly();
+        throw new AssertionError("the server did not start within a minute");
+    }
+
+    private static boolean answers(int port) {
+        try {
+            return new Client("http://127.0.0.1:" + port).get("/api/v1/openapi").status() == 200;
+        } catch (UncheckedIOException notYet) {
+            return false;
+        }
+    }
+
+    private static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+}

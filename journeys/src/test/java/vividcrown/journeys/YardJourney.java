@@ -1,0 +1,183 @@
+package vividcrown.journeys;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import vividcrown.server.support.Application;
+
+/** What happens in the yard: gloves, lost signal, two people, mistakes. */
+@ExtendWith({Application.class, Browser.class})
+class YardJourney {
+
+    private final Application.Running application;
+    private final Browser.Running browser;
+    private Application.Demo demo;
+    private Notebook owner;
+
+    YardJourney(Application.Running application, Browser.Running browser) {
+        this.application = application;
+        this.browser = browser;
+    }
+
+    @BeforeEach
+    void found() {
+        demo = application.demo();
+        owner = new Notebook(browser.phone(), application.address());
+    }
+
+    private Locator firstCheck() {
+        return owner.stops("CHECK_EMERGENCE").first();
+    }
+
+    private static void taps(Locator stop, String name) {
+        stop.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile(name))).click();
+    }
+
+    @Test
+    void a_tap_in_gloves_records_and_undo_takes_it_back() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        String code = firstCheck().getAttribute("data-code");
+        Locator stop = owner.page.locator("[data-code='" + code + "']");
+        Locator done = stop.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("done, Emerged")));
+        assertThat(done.boundingBox().height).isGreaterThanOrEqualTo(56);
+        done.click();
+        assertThat(stop).hasCount(0);
+        owner.sent().button("Undo").click();
+        assertThat(stop).hasCount(1);
+    }
+
+    @Test
+    void something_else_is_seen_in_two_taps() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        String code = firstCheck().getAttribute("data-code");
+        taps(firstCheck(), "saw something else");
+        taps(firstCheck(), "^Dud$");
+        assertThat(owner.page.locator("[data-code='" + code + "'][data-job=GIVE_CELL]")).isVisible();
+    }
+
+    @Test
+    void without_signal_entries_wait_and_a_reload_loses_none() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        String code = firstCheck().getAttribute("data-code");
+        owner.page.route("**/api/v1/journal", route -> route.abort());
+        taps(firstCheck(), "done, Emerged");
+        assertThat(owner.page.getByText("1 entry waits to be sent")).isVisible();
+        owner.page.reload();
+        assertThat(owner.page.getByText("1 entry waits to be sent")).isVisible();
+        owner.page.unroute("**/api/v1/journal");
+        owner.page.reload();
+        owner.sent();
+        assertThat(owner.page.locator("[data-code='" + code + "'][data-job=CHECK_EMERGENCE]")).hasCount(0);
+    }
+
+    @Test
+    void an_expired_session_asks_to_sign_in_and_keeps_what_was_tapped() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        String code = firstCheck().getAttribute("data-code");
+        owner.page.context().clearCookies();
+        taps(firstCheck(), "done, Emerged");
+        owner.button("Sign in").waitFor();
+        owner.signsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        owner.sent();
+        assertThat(owner.page.locator("[data-code='" + code + "'][data-job=CHECK_EMERGENCE]")).hasCount(0);
+    }
+
+    @Test
+    void a_reload_in_the_middle_of_the_take_loses_nothing() {
+        owner.opensAndSignsIn(demo.ownerEmail()).opensGraft("26-06");
+        owner.cups().nth(0).click();
+        owner.cups().nth(3).click();
+        owner.page.reload();
+        assertThat(owner.button("Keep the take: 2 of 45")).isVisible();
+        assertThat(owner.cups().nth(3)).hasAttribute("aria-pressed", "true");
+    }
+
+    @Test
+    void a_half_filled_plan_survives_a_reload_and_says_what_is_missing() {
+        owner.opensAndSignsIn(demo.ownerEmail()).opens("/grafts/plan");
+        owner.page.getByLabel("Cups on each").fill("20");
+        owner.page.reload();
+        assertThat(owner.page.getByLabel("Cups on each")).hasValue("20");
+        owner.button("Keep as plan").click();
+        assertThat(owner.page.getByRole(AriaRole.ALERT).first()).hasText("Choose one");
+        owner.page.getByLabel("Breeder queen").selectOption(new SelectOption().setIndex(1));
+        owner.page.getByLabel("Builder", new Page.GetByLabelOptions().setExact(true))
+                .selectOption(new SelectOption().setIndex(1));
+        owner.button("Keep as plan").click();
+        assertThat(owner.page.getByText("60 cups are more than 45")).isVisible();
+        assertThat(owner.page.getByLabel("Cups on each")).hasValue("20");
+    }
+
+    @Test
+    void two_people_record_the_same_nuc_and_the_second_decides_what_to_do() {
+        Notebook crew = new Notebook(browser.phone(), application.address());
+        owner.opensAndSignsIn(demo.ownerEmail());
+        crew.opensAndSignsIn(demo.crewEmail());
+        firstCheck().waitFor();
+        String code = firstCheck().getAttribute("data-code");
+        crew.stops("CHECK_EMERGENCE").first().waitFor();
+        taps(firstCheck(), "done, Emerged");
+        owner.sent();
+        Locator theirs = crew.page.locator("[data-code='" + code + "']");
+        taps(theirs, "saw something else");
+        taps(theirs, "^Dud$");
+        Locator refused = crew.page.getByTestId("refused");
+        assertThat(refused).containsText("She is recorded as emerged, so her cell cannot be a dud.");
+        taps(refused, "keep it, flagged");
+        assertThat(refused).hasCount(0);
+        crew.sent();
+    }
+
+    @Test
+    void a_wrong_entry_is_corrected_on_the_queens_page_and_stays_readable() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        firstCheck().waitFor();
+        taps(firstCheck(), "done, Emerged");
+        owner.sent();
+        var queen = application.signedIn(demo.ownerEmail()).get("/api/v1/queens?search=26-04-").json().valueStream()
+                .filter(one -> one.path("stage").asString().equals("VIRGIN")).findFirst().orElseThrow();
+        owner.opens("/queens/" + queen.path("id").asString());
+        owner.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Correct: Emerged")).click();
+        owner.page.getByLabel("Instead").selectOption("VIRGIN_SEEN");
+        owner.button("Keep the correction").click();
+        Locator entries = owner.page.getByTestId("entry");
+        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Virgin seen"))).hasAttribute("data-stands", "true");
+        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Emerged"))).hasAttribute("data-stands", "false");
+    }
+
+    @Test
+    void a_wrong_password_is_told_and_the_address_kept() {
+        owner.opens("/").signsIn(demo.ownerEmail(), "not this one");
+        assertThat(owner.page.getByRole(AriaRole.ALERT)).hasText(
+                "This e-mail address and password do not belong together. Check both and try again.");
+        assertThat(owner.page.getByLabel("E-mail address")).hasValue(demo.ownerEmail());
+    }
+
+    @Test
+    void a_csv_with_bad_rows_shows_each_and_imports_only_what_is_confirmed() {
+        owner.opensAndSignsIn(demo.ownerEmail()).goesTo("Files");
+        owner.page.getByLabel("or paste it").fill("""
+                code,name,yard,nuc,stage,year,mark
+                X-1,Mira,Larch Step,L 90,laying,2025,14
+                X-2,,,,flying,,
+                """);
+        owner.button("Look at it first").click();
+        assertThat(owner.page.getByText("1 rows are good, 1 need a change.")).isVisible();
+        assertThat(owner.page.locator("tr[data-bad=true]")).containsText("Stage \"flying\" is not known.");
+        owner.button("Import the 1 good row, leave 1").click();
+        assertThat(owner.page.getByText("Imported: 1 queens, 1 nucs.")).isVisible();
+    }
+}

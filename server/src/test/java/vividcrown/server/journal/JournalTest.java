@@ -1,0 +1,229 @@
+package vividcrown.server.journal;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static vividcrown.server.support.Client.sight;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
+import javax.sql.DataSource;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+@ExtendWith(Application.class)
+class JournalTest {
+
+    private static final LocalDate JUN_9 = LocalDate.of(2026, 6, 9);
+
+    private final Application.Running application;
+    private Application.Demo demo;
+    private Client owner;
+
+    JournalTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void foundAnOperation() {
+        demo = application.demo();
+        owner = application.signedIn(demo.ownerEmail());
+    }
+
+    private UUID unchecked() {
+        for (JsonNode queen : owner.get("/api/v1/queens?search=26-04").json()) {
+            if (queen.path("stage").asString().equals("TAKEN") && queen.path("nuc").isString()) {
+                return UUID.fromString(queen.path("id").asString());
+            }
+        }
+        throw new IllegalStateException("the demo has cells that nobody looked at");
+    }
+
+    private String stage(UUID queen) {
+        return owner.get("/api/v1/queens/" + queen).json().path("queen").path("stage").asString();
+    }
+
+    @Test
+    void the_same_entry_sent_twice_is_recorded_once() {
+        UUID queen = unchecked();
+        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED", Map.of());
+        assertThat(owner.record(entry).json().path("recorded")).hasSize(1);
+        assertThat(owner.record(entry).json().path("recorded")).isEmpty();
+        assertThat(stage(queen)).isEqualTo("VIRGIN");
+        assertThat(lines(queen, "EMERGED")).hasSize(1);
+    }
+
+    @Test
+    void a_correction_takes_the_place_and_the_first_entry_stays_readable() {
+        UUID queen = unchecked();
+        Map<String, Object> wrong = sight(queen, JUN_9, "DUD", Map.of());
+        owner.record(wrong);
+        assertThat(stage(queen)).isEqualTo("DUD");
+        Map<String, Object> right = new HashMap<>(sight(queen, JUN_9, "EMERGED", Map.of()));
+        right.put("corrects", wrong.get("id"));
+        assertThat(owner.record(right).status()).isEqualTo(200);
+        assertThat(stage(queen)).isEqualTo("VIRGIN");
+        assertThat(lines(queen, "DUD")).singleElement()
+                .satisfies(line -> assertThat(line.path("stands").asBoolean()).isFalse());
+    }
+
+    @Test
+    void a_withdrawal_puts_back_what_was_before() {
+        UUID queen = unchecked();
+        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED", Map.of());
+        owner.record(entry);
+        Map<String, Object> undo = new HashMap<>(sight(queen, JUN_9, "WITHDRAWN", Map.of()));
+        undo.put("corrects", entry.get("id"));
+        owner.record(undo);
+        assertThat(stage(queen)).isEqualTo("TAKEN");
+    }
+
+    @Test
+    void what_lies_ahead_is_refused_with_what_to_change() {
+        Client.Answer answer = owner.record(sight(unchecked(), JUN_9.plusDays(1), "EMERGED", Map.of()));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.findings())
+                .containsExactly("2026-06-10 lies ahead; today is 2026-06-09. Change the day to one that has been.");
+    }
+
+    @Test
+    void everything_wrong_is_said_at_once_and_nothing_is_kept() {
+        UUID queen = unchecked();
+        Client.Answer answer = owner.record(List.of(sight(queen, JUN_9, "EMERGED", Map.of()),
+                sight(UUID.randomUUID(), JUN_9, "EMERGED", Map.of()), sight(queen, JUN_9, "CULLED", Map.of())), false);
+        assertThat(answer.findings()).hasSize(2).anyMatch(text -> text.startsWith("There is no queen with the id"))
+                .contains("Say why the cell was culled.");
+        assertThat(stage(queen)).isEqualTo("TAKEN");
+    }
+
+    @Test
+    void emergence_before_it_can_be_is_refused_first_and_kept_flagged_on_request() {
+        UUID queen = unchecked();
+        Map<String, Object> early = sight(queen, LocalDate.of(2026, 6, 4), "EMERGED", Map.of());
+        Client.Answer refused = owner.record(early);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.findings()).containsExactly("Emerged on Thu 4 June cannot be: the graft was on Mon 25 May, so "
+                + "virgins emerge 5–7 June. Change the day, or correct the graft.");
+        assertThat(stage(queen)).isEqualTo("TAKEN");
+        assertThat(owner.record(List.of(early), true).status()).isEqualTo(200);
+        assertThat(stage(queen)).isEqualTo("VIRGIN");
+        assertThat(lines(queen, "EMERGED").getFirst().path("clash").asString()).startsWith("Emerged on Thu 4 June");
+    }
+
+    @Test
+    void a_nuc_that_is_held_takes_no_second_cell_and_a_cell_no_second_nuc() {
+        UUID nuc = owner.freeNuc(0);
+        UUID first = ripe(0);
+        UUID second = ripe(1);
+        assertThat(owner.record(placed(first, nuc)).status()).isEqualTo(200);
+        Client.Answer held = owner.record(placed(second, nuc));
+        assertThat(held.status()).isEqualTo(409);
+        assertThat(held.findings().getFirst()).contains("already holds").contains("Choose a free nuc");
+        Client.Answer twice = owner.record(placed(first, owner.freeNuc(0)));
+        assertThat(twice.findings()).containsExactly(
+                "This cell is already in another nuc. Choose another cell, or correct the earlier placing.");
+    }
+
+    @Test
+    void a_cup_that_is_not_there_is_refused() {
+        assertThat(owner.record(sight(UUID.randomUUID(), JUN_9, "TOOK", Map.of())).status()).isEqualTo(422);
+    }
+
+    @Test
+    void two_people_at_one_nuc_at_the_same_time_are_both_recorded() {
+        UUID queen = unchecked();
+        Client crew = application.signedIn(demo.crewEmail());
+        CompletableFuture<Client.Answer> one = CompletableFuture
+                .supplyAsync(() -> owner.record(sight(queen, JUN_9, "EMERGED", Map.of())));
+        CompletableFuture<Client.Answer> other = CompletableFuture
+                .supplyAsync(() -> crew.record(sight(queen, JUN_9, "DUD", Map.of())));
+        List<Integer> answers = List.of(one.join().status(), other.join().status());
+        // Whoever comes second is told; one of the two is in, none is lost without a word.
+        assertThat(answers).containsExactlyInAnyOrder(200, 409);
+    }
+
+    @Test
+    void the_journal_refuses_to_be_changed_even_by_the_owner_of_the_database() {
+        JdbcClient database = application.context().getBean(JdbcClient.class);
+        CurrentOperation.in(demo.operation(), () -> {
+            assertThatThrownBy(() -> database.sql("update journal_entry set kind = 'DEAD'").update())
+                    .rootCause().hasMessageContaining("permission denied");
+            return demo;
+        });
+        JdbcClient ownerOfDatabase = JdbcClient
+                .create(application.context().getBean("ownerDataSource", DataSource.class));
+        assertThatThrownBy(() -> ownerOfDatabase.sql("delete from journal_entry").update())
+                .rootCause().hasMessageContaining("The journal is append only");
+    }
+
+    @Test
+    void a_rebuild_makes_the_very_same_rows() {
+        UUID nuc = owner.freeNuc(0);
+        owner.record(placed(ripe(0), nuc));
+        owner.record(List.of(placed(ripe(0), nuc)), true);
+        owner.record(List.of(sight(unchecked(), LocalDate.of(2026, 6, 4), "EMERGED", Map.of())), true);
+        Map<String, List<String>> before = rows();
+        assertThat(before.get("contradiction")).hasSize(2);
+        CurrentOperation.in(demo.operation(), () -> {
+            application.context().getBean(Recorder.class).rebuild();
+            return demo;
+        });
+        Map<String, List<String>> after = rows();
+        before.forEach((table, rows) -> assertThat(after.get(table)).as(table).containsExactlyElementsOf(rows));
+    }
+
+    private Map<String, List<String>> rows() {
+        JdbcClient database = application.context().getBean(JdbcClient.class);
+        return CurrentOperation.in(demo.operation(), () -> {
+            Map<String, List<String>> rows = new HashMap<>();
+            for (String table : List.of("yard", "builder", "nuc", "graft", "queen", "contradiction")) {
+                List<String> all = database.sql("select to_jsonb(t)::text from %s t order by 1".formatted(table))
+                        .query(String.class).list();
+                assertThat(all).as(table).isNotEmpty();
+                rows.put(table, all);
+            }
+            return rows;
+        });
+    }
+
+    /** A ripe cell of graft 26-05 that still hangs on its bar. */
+    private UUID ripe(int index) {
+        UUID graft = null;
+        for (JsonNode line : owner.get("/api/v1/grafts").json()) {
+            if (line.path("code").asString().equals("26-05")) {
+                graft = UUID.fromString(line.path("id").asString());
+            }
+        }
+        List<UUID> cells = new ArrayList<>();
+        for (JsonNode cup : owner.get("/api/v1/grafts/" + graft).json().path("cups")) {
+            if (cup.path("stage").asString().equals("TAKEN") && !cup.path("nuc").isString()) {
+                cells.add(UUID.fromString(cup.path("id").asString()));
+            }
+        }
+        return cells.get(index);
+    }
+
+    private static Map<String, Object> placed(UUID cell, UUID nuc) {
+        return sight(cell, JUN_9, "PLACED_IN_NUC", Map.of("nuc", nuc));
+    }
+
+    private List<JsonNode> lines(UUID queen, String kind) {
+        List<JsonNode> lines = new ArrayList<>();
+        for (JsonNode line : owner.get("/api/v1/journal?subject=" + queen).json()) {
+            if (line.path("kind").asString().equals(kind)) {
+                lines.add(line);
+            }
+        }
+        return lines;
+    }
+}

@@ -1,0 +1,106 @@
+package vividcrown.server.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.UUID;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.ParameterContext;
+import org.junit.jupiter.api.extension.ParameterResolver;
+import org.springframework.boot.SpringApplication;
+import org.springframework.boot.web.server.context.WebServerApplicationContext;
+import org.springframework.context.ConfigurableApplicationContext;
+import vividcrown.server.VividCrown;
+import vividcrown.server.demo.DemoOperation;
+
+/**
+ * Starts the real application once for all tests, on a real PostgreSQL with a database of its own, and hands it to tests
+ * that ask for it. Each test founds an operation of its own, so tests do not meet.
+ */
+public final class Application implements ParameterResolver {
+
+    private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(Application.class);
+
+    /**
+     * The running application.
+     *
+     * @param port on 127.0.0.1
+     * @param context for what no HTTP door leads to: founding, rebuilding
+     */
+    public record Running(int port, String databaseUrl, ConfigurableApplicationContext context)
+            implements
+                AutoCloseable {
+
+        public String address() {
+            return "http://127.0.0.1:" + port;
+        }
+
+        /** A demo operation of its own with owner and crew; the part before the @ is the same for both. */
+        public Demo demo() {
+            String name = UUID.randomUUID().toString().substring(0, 8);
+            UUID operation = UUID.randomUUID();
+            Demo demo = new Demo(operation, "ilva@%s.invalid".formatted(name), "jory@%s.invalid".formatted(name));
+            context.getBean(DemoOperation.class).load(operation, demo.ownerEmail(), demo.crewEmail());
+            return demo;
+        }
+
+        public Client signedIn(String email) {
+            return new Client(address()).signIn(email, DemoOperation.PASSWORD);
+        }
+
+        @Override
+        public void close() {
+            context.close();
+        }
+    }
+
+    public record Demo(UUID operation, String ownerEmail, String crewEmail) {
+    }
+
+    @Override
+    public boolean supportsParameter(ParameterContext parameter, ExtensionContext extension) {
+        return parameter.getParameter().getType() == Running.class;
+    }
+
+    @Override
+    public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
+        return extension.getRoot().getStore(NAMESPACE).getOrComputeIfAbsent(Running.class, _ -> start(), Running.class);
+    }
+
+    private static Running start() {
+        String url = database("crown_test_" + ProcessHandle.current().pid());
+        ConfigurableApplicationContext context = new SpringApplication(VividCrown.class).run("--server.port=0",
+                "--crown.demo=true", "--crown.database-url=" + url);
+        int port = ((WebServerApplicationContext) context).getWebServer().getPort();
+        return new Running(port, url, context);
+    }
+
+    /** The project's own script starts the private cluster and makes the database. */
+    public static String database(String name) {
+        Path root = projectRoot();
+        try {
+            Process script = new ProcessBuilder(root.resolve("crown").toString(), "db", name).directory(root.toFile())
+                    .redirectError(ProcessBuilder.Redirect.INHERIT).start();
+            String url = new String(script.getInputStream().readAllBytes(), StandardCharsets.UTF_8).strip();
+            if (script.waitFor() != 0 || url.isEmpty()) {
+                throw new IllegalStateException("./crown db %s failed; its own words are above".formatted(name));
+            }
+            return url;
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("interrupted while the database started", interrupted);
+        }
+    }
+
+    public static Path projectRoot() {
+        Path here = Path.of("").toAbsolutePath();
+        while (!Files.exists(here.resolve("crown"))) {
+            here = here.getParent();
+        }
+        return here;
+    }
+}

@@ -1,0 +1,127 @@
+package vividcrown.server.support;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Speaks to the application over HTTP as a browser would: cookies, CSRF token, JSON. */
+public final class Client {
+
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+
+    private final String address;
+    private final CookieManager cookies = new CookieManager();
+    private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+    public Client(String address) {
+        this.address = address;
+    }
+
+    /** @param json empty if the body is no JSON */
+    public record Answer(int status, String text, JsonNode json) {
+
+        /** The sentences of a refusal. */
+        public List<String> findings() {
+            List<String> sentences = new ArrayList<>();
+            json.path("findings").forEach(finding -> sentences.add(finding.path("message").asString()));
+            return sentences;
+        }
+    }
+
+    public Client signIn(String email, String password) {
+        get("/api/v1/session");
+        Answer answer = post("/api/v1/session", Map.of("email", email, "password", password));
+        if (answer.status() != 200) {
+            throw new IllegalStateException("sign-in of %s failed: %s".formatted(email, answer));
+        }
+        return this;
+    }
+
+    public Answer get(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
+    }
+
+    public Answer post(String path, Object body) {
+        return send(withBody(path, body, "POST"));
+    }
+
+    public Answer put(String path, Object body) {
+        return send(withBody(path, body, "PUT"));
+    }
+
+    public Answer delete(String path) {
+        return send(HttpRequest.newBuilder(URI.create(address + path)).header("X-XSRF-TOKEN", token()).DELETE());
+    }
+
+    public Answer postWithoutToken(String path, Object body) {
+        HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
+                .header("Content-Type", "application/json")
+                .POST(HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+        return send(request);
+    }
+
+    private HttpRequest.Builder withBody(String path, Object body, String method) {
+        return HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
+                .header("X-XSRF-TOKEN", token())
+                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+    }
+
+    private String token() {
+        return cookies.getCookieStore().getCookies().stream().filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue).findFirst().orElse("none");
+    }
+
+    private Answer send(HttpRequest.Builder request) {
+        try {
+            HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
+            String type = response.headers().firstValue("Content-Type").orElse("");
+            JsonNode json = type.contains("json") ? JSON.readTree(response.body()) : JSON.nullNode();
+            return new Answer(response.statusCode(), response.body(), json);
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("interrupted while waiting for an answer", interrupted);
+        }
+    }
+
+    // --- the work, in the words of the trade -------------------------------------------------------------------
+
+    /** One entry about a queen at ten o'clock. */
+    public static Map<String, Object> sight(UUID queen, LocalDate day, String kind, Map<String, Object> detail) {
+        return Map.of("id", UUID.randomUUID(), "happenedAt", day + "T10:00:00+02:00", "subjectKind", "QUEEN",
+                "subjectId", queen, "kind", kind, "detail", detail);
+    }
+
+    public Answer record(Map<String, Object> entry) {
+        return record(List.of(entry), false);
+    }
+
+    public Answer record(List<Map<String, Object>> entries, boolean keepContradictions) {
+        return post("/api/v1/journal", Map.of("entries", entries, "keepContradictions", keepContradictions));
+    }
+
+    public JsonNode queen(String code) {
+        return get("/api/v1/queens?search=" + code).json().get(0);
+    }
+
+    public UUID queenId(String code) {
+        return UUID.fromString(queen(code).path("id").asString());
+    }
+
+    public UUID freeNuc(int index) {
+        return UUID.fromString(get("/api/v1/nucs/free").json().get(index).path("id").asString());
+    }
+}
