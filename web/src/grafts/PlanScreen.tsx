@@ -102,8 +102,12 @@ export default function PlanScreen() {
     <Page title={t('plan.title')} lead={t('plan.lead')}>
       <div className="gap-10 lg:grid lg:grid-cols-[24rem_1fr]">
         <form className="space-y-4" onSubmit={submit(false)} noValidate>
-          <Labelled name={t('plan.mother')} wrong={formState.errors.mother && t('plan.choose')}>
-            <select className="field" {...register('mother')}>
+          <Labelled
+            field="mother"
+            name={t('plan.mother')}
+            wrong={formState.errors.mother && t('plan.choose')}
+          >
+            <select className="field" id="mother" {...register('mother')}>
               <option value="">{t('plan.choose')}</option>
               {breeders.data?.map((queen) => (
                 <option key={queen.id} value={queen.id}>
@@ -112,8 +116,12 @@ export default function PlanScreen() {
               ))}
             </select>
           </Labelled>
-          <Labelled name={t('plan.builder')} wrong={formState.errors.builder && t('plan.choose')}>
-            <select className="field" {...register('builder')}>
+          <Labelled
+            field="builder"
+            name={t('plan.builder')}
+            wrong={formState.errors.builder && t('plan.choose')}
+          >
+            <select className="field" id="builder" {...register('builder')}>
               <option value="">{t('plan.choose')}</option>
               {builders.data?.map((builder) => (
                 <option key={builder.id} value={builder.id}>
@@ -123,10 +131,21 @@ export default function PlanScreen() {
             </select>
           </Labelled>
           <div className="grid grid-cols-2 gap-4">
-            <Labelled name={t('plan.bars')} wrong={formState.errors.bars && t('plan.wholeNumber')}>
-              <input className="field" type="number" inputMode="numeric" {...register('bars')} />
+            <Labelled
+              field="bars"
+              name={t('plan.bars')}
+              wrong={formState.errors.bars && t('plan.wholeNumber')}
+            >
+              <input
+                className="field"
+                type="number"
+                inputMode="numeric"
+                id="bars"
+                {...register('bars')}
+              />
             </Labelled>
             <Labelled
+              field="cupsPerBar"
               name={t('plan.cupsPerBar')}
               wrong={formState.errors.cupsPerBar && t('plan.wholeNumber')}
             >
@@ -134,24 +153,34 @@ export default function PlanScreen() {
                 className="field"
                 type="number"
                 inputMode="numeric"
+                id="cupsPerBar"
                 {...register('cupsPerBar')}
               />
             </Labelled>
-            <Labelled name={t('plan.day')} wrong={formState.errors.day && t('plan.chooseDay')}>
-              <input className="field" type="date" {...register('day')} />
+            <Labelled
+              field="day"
+              name={t('plan.day')}
+              wrong={formState.errors.day && t('plan.chooseDay')}
+            >
+              <input className="field" type="date" id="day" {...register('day')} />
             </Labelled>
-            <Labelled name={t('plan.hour')} wrong={formState.errors.hour && t('plan.chooseDay')}>
-              <input className="field" type="time" {...register('hour')} />
+            <Labelled
+              field="hour"
+              name={t('plan.hour')}
+              wrong={formState.errors.hour && t('plan.chooseDay')}
+            >
+              <input className="field" type="time" id="hour" {...register('hour')} />
             </Labelled>
           </div>
           <Labelled
+            field="grafter"
             name={t('plan.grafter')}
             wrong={formState.errors.grafter && t('plan.nameNeeded')}
           >
-            <input className="field" {...register('grafter')} />
+            <input className="field" id="grafter" {...register('grafter')} />
           </Labelled>
-          <Labelled name={t('plan.larvaAge')}>
-            <select className="field" {...register('larvaAge')}>
+          <Labelled field="larvaAge" name={t('plan.larvaAge')}>
+            <select className="field" id="larvaAge" {...register('larvaAge')}>
               {form.shape.larvaAge.options.map((age) => (
                 <option key={age} value={age}>
                   {t(`larvaAge.${age}`)}
@@ -159,8 +188,8 @@ export default function PlanScreen() {
               ))}
             </select>
           </Labelled>
-          <Labelled name={t('plan.placing')}>
-            <select className="field" {...register('placing')}>
+          <Labelled field="placing" name={t('plan.placing')}>
+            <select className="field" id="placing" {...register('placing')}>
               {form.shape.placing.options.map((placing) => (
                 <option key={placing} value={placing}>
                   {t(`placing.${placing}`)}
@@ -169,8 +198,14 @@ export default function PlanScreen() {
             </select>
           </Labelled>
           {values.placing === 'EMERGE_IN_INCUBATOR' && (
-            <Labelled name={t('plan.celsius')}>
-              <input className="field" type="number" step="0.1" {...register('incubatorCelsius')} />
+            <Labelled field="incubatorCelsius" name={t('plan.celsius')}>
+              <input
+                className="field"
+                type="number"
+                step="0.1"
+                id="incubatorCelsius"
+                {...register('incubatorCelsius')}
+              />
             </Labelled>
           )}
           <Findings error={save.error} />
@@ -203,24 +238,24 @@ export default function PlanScreen() {
   )
 }
 
-function Labelled({
-  name,
-  wrong,
-  children,
-}: {
+/** The label stands beside its field, not around it: a choice's options are no part of its name. */
+function Labelled(props: {
+  field: string
   name: string
   wrong?: string | false
   children: ReactNode
 }) {
   return (
-    <label className="block">
-      <span className="mb-1 block font-semibold">{name}</span>
-      {children}
-      {wrong && (
-        <span role="alert" className="mt-1 block font-semibold text-crown">
-          {wrong}
-        </span>
+    <div>
+      <label htmlFor={props.field} className="mb-1 block font-semibold">
+        {props.name}
+      </label>
+      {props.children}
+      {props.wrong && (
+        <p role="alert" className="mt-1 font-semibold text-crown">
+          {props.wrong}
+        </p>
       )}
-    </label>
+    </div>
   )
 }

@@ -103,7 +103,7 @@ class AccessJourney {
     /** Presses Tab until what has the focus bears this name. */
     private static void tabTo(Page page, String name) {
         String named = "() => { const e = document.activeElement; return e.getAttribute('aria-label') "
-                + "|| (e.labels && e.labels[0] && e.labels[0].querySelector('span')?.textContent) || e.textContent }";
+                + "|| (e.labels && e.labels[0] && e.labels[0].textContent) || e.textContent }";
         for (int presses = 0; presses < 200; presses++) {
             if (name.equals(page.evaluate(named))) {
                 return;

@@ -32,8 +32,10 @@ class KilledServerJourney {
         Process first = start(port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         UUID queen = owner.queenId("26-02-110");
-        assertThat(owner.record(Client.sight(queen, LocalDate.of(2026, 6, 9), "NOTE", Map.of("text", "before the kill")))
-                .status()).isEqualTo(200);
+        assertThat(
+                owner.record(Client.sight(queen, LocalDate.of(2026, 6, 9), "NOTE", Map.of("text", "before the kill")))
+                        .status())
+                .isEqualTo(200);
         first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
 
         Process second = start(port);

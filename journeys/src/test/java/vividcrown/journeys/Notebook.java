@@ -131,7 +131,8 @@ final class Notebook {
     Notebook placesInNuc(int cells) {
         page.getByLabel(Pattern.compile("^The first … of")).fill(String.valueOf(cells));
         button("Choose").click();
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Place %d cells, ".formatted(cells))))
+        page.getByRole(AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Place %d cells, ".formatted(cells))))
                 .click();
         return this;
     }
@@ -156,7 +157,8 @@ final class Notebook {
     }
 
     Locator cups() {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Bar \\d+, cup \\d+")));
+        return page.getByRole(AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("^Bar \\d+, cup \\d+")));
     }
 
     Locator stops(String job) {

@@ -42,7 +42,9 @@ class SeasonJourney {
         owner.sent();
 
         owner.stepsDays(1).goesTo("Round");
-        assertThat(owner.stops("PLACE_CELLS").filter(new Locator.FilterOptions().setHasText("B 1"))).hasCount(1);
+        // the batch before it hangs there too, overdue, since nobody counted it
+        assertThat(owner.stops("PLACE_CELLS")
+                .filter(new Locator.FilterOptions().setHasText("B 1").setHasNotText("Overdue"))).hasCount(1);
         freeEnoughNucs();
         owner.opensGraft("26-08").opensTab("Place").placesInNuc(30).sent();
         assertThat(owner.cups()).hasCount(5);

@@ -47,7 +47,8 @@ class YardJourney {
         firstCheck().waitFor();
         String code = firstCheck().getAttribute("data-code");
         Locator stop = owner.page.locator("[data-code='" + code + "']");
-        Locator done = stop.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("done, Emerged")));
+        Locator done = stop.getByRole(AriaRole.BUTTON,
+                new Locator.GetByRoleOptions().setName(Pattern.compile("done, Emerged")));
         assertThat(done.boundingBox().height).isGreaterThanOrEqualTo(56);
         done.click();
         assertThat(stop).hasCount(0);
@@ -154,8 +155,10 @@ class YardJourney {
         owner.page.getByLabel("Instead").selectOption("VIRGIN_SEEN");
         owner.button("Keep the correction").click();
         Locator entries = owner.page.getByTestId("entry");
-        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Virgin seen"))).hasAttribute("data-stands", "true");
-        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Emerged"))).hasAttribute("data-stands", "false");
+        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Virgin seen"))).hasAttribute("data-stands",
+                "true");
+        assertThat(entries.filter(new Locator.FilterOptions().setHasText("Emerged"))).hasAttribute("data-stands",
+                "false");
     }
 
     @Test

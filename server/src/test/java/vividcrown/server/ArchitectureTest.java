@@ -28,7 +28,8 @@ class ArchitectureTest {
                 .callMethodWhere(DescribedPredicate.describe("Journal.save",
                         call -> call.getTargetOwner().getSimpleName().equals("Journal")
                                 && call.getName().startsWith("save")))
-                .because("the recorder checks entries and makes the rows that follow, in one transaction").check(SERVER);
+                .because("the recorder checks entries and makes the rows that follow, in one transaction")
+                .check(SERVER);
     }
 
     @Test

@@ -96,7 +96,8 @@ class MatingYardController {
                         .map(nuc -> new NucView(nuc.id(), nuc.code(), nuc.position(), nuc.rounds(),
                                 nuc.emptySince().orElse(null), nuc.queenId().map(views::get).orElse(null)))
                         .toList(),
-                AfternoonView.between(new WeatherStation(yard.id(), yard.elevationMetres()), day.minusDays(DAYS_BACK), day.plusDays(DAYS_AHEAD), day));
+                AfternoonView.between(new WeatherStation(yard.id(), yard.elevationMetres()), day.minusDays(DAYS_BACK),
+                        day.plusDays(DAYS_AHEAD), day));
     }
 
     /** Nucs that stand empty, in walking order: where the next ripe cell can go. */

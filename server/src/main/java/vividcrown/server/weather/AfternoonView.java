@@ -16,7 +16,8 @@ public record AfternoonView(LocalDate day, Afternoon.@Nullable Fitness fitness, 
         @Nullable Double airCelsius) {
 
     /** Past days as they were, days to come as odds. */
-    public static List<AfternoonView> between(WeatherStation station, LocalDate first, LocalDate last, LocalDate today) {
+    public static List<AfternoonView> between(WeatherStation station, LocalDate first, LocalDate last,
+            LocalDate today) {
         List<AfternoonView> views = new ArrayList<>();
         for (LocalDate day = first; !day.isAfter(last); day = day.plusDays(1)) {
             if (day.isAfter(today)) {

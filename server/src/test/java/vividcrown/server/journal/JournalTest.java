@@ -112,8 +112,9 @@ class JournalTest {
         Map<String, Object> early = sight(queen, LocalDate.of(2026, 6, 4), "EMERGED", Map.of());
         Client.Answer refused = owner.record(early);
         assertThat(refused.status()).isEqualTo(409);
-        assertThat(refused.findings()).containsExactly("Emerged on Thu 4 June cannot be: the graft was on Mon 25 May, so "
-                + "virgins emerge 5–7 June. Change the day, or correct the graft.");
+        assertThat(refused.findings())
+                .containsExactly("Emerged on Thu 4 June cannot be: the graft was on Mon 25 May, so "
+                        + "virgins emerge 5–7 June. Change the day, or correct the graft.");
         assertThat(stage(queen)).isEqualTo("TAKEN");
         assertThat(owner.record(List.of(early), true).status()).isEqualTo(200);
         assertThat(stage(queen)).isEqualTo("VIRGIN");
