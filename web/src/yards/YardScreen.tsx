@@ -140,7 +140,7 @@ function Record({ nucs, today, clear }: { nucs: NucView[]; today: string; clear:
   return (
     <section
       aria-label={t('yard.recordFor', { name })}
-      className="fixed inset-x-0 bottom-12 z-20 border-t-2 border-ink bg-sheet px-4 py-3 md:bottom-0 md:left-32 md:px-6"
+      className="fixed inset-x-0 bottom-12 z-25 border-t-2 border-ink bg-sheet px-4 py-3 md:bottom-0 md:left-32 md:px-6"
     >
       <p className="mb-2">
         <strong className="text-lg">{name}</strong>{' '}

@@ -146,9 +146,19 @@ final class Notebook {
 
     /** Taps a nuc of the yard open on the screen and records what was seen. */
     Notebook seesInNuc(String code, String sight) {
+        scrollsTo(code);
         nuc(code).click();
         Locator pad = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Record for " + code));
         pad.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(sight).setExact(true)).click();
+        return this;
+    }
+
+    /** Rows out of sight are not drawn; codes count the boxes as they stand. */
+    Notebook scrollsTo(String code) {
+        int row = Integer.parseInt(code.substring(code.indexOf(' ') + 1)) - 1;
+        Locator threads = page.getByRole(AriaRole.REGION,
+                new Page.GetByRoleOptions().setName(Pattern.compile("nucs as threads$")));
+        threads.evaluate("(box, row) => { box.scrollTop = row * 36 - 120 }", row);
         return this;
     }
 

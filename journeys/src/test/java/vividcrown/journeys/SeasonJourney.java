@@ -75,7 +75,7 @@ class SeasonJourney {
         mark.getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Marked"))).click();
         assertThat(owner.page.locator("[data-testid=stop][data-code='" + nucs.get(5) + "']")).hasCount(0);
-        owner.sent().opensYard(yardOf(nucs.get(5)));
+        owner.sent().opensYard(yardOf(nucs.get(5))).scrollsTo(nucs.get(5));
         assertThat(owner.nuc(nucs.get(5))).hasAttribute("aria-label", Pattern.compile("laying, judged sound"));
     }
 
