@@ -32,13 +32,11 @@ function Round({ round }: { round: RoundPage }) {
         {boxes === 0 ? t('round.nothing') : t('round.lead', { count: boxes, yards: yards.length })}
       </p>
       <Shut yards={round.yards} />
-      <div className="mt-4 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_16rem]">
-        <aside className="mb-5 space-y-5 lg:order-2 lg:mb-0 lg:border-l lg:border-rule lg:pl-6">
+      <div className="mt-4 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:grid-rows-[auto_1fr]">
+        <div className="mb-4 lg:col-start-2 lg:row-start-1 lg:border-l lg:border-rule lg:pl-6">
           <Carry round={round} />
-          <Late round={round} />
-          <LookOut round={round} />
-        </aside>
-        <div className="min-w-0 space-y-8">
+        </div>
+        <div className="min-w-0 space-y-8 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {yards.map((yard) => (
             <section key={yard.yard} aria-labelledby={`yard-${yard.yard}`}>
               <h2
@@ -60,6 +58,11 @@ function Round({ round }: { round: RoundPage }) {
             </section>
           ))}
         </div>
+        {/* In the yard the first box comes before what can be read later. */}
+        <aside className="mt-8 space-y-5 lg:col-start-2 lg:row-start-2 lg:mt-0 lg:border-l lg:border-rule lg:pl-6">
+          <Late round={round} />
+          <LookOut round={round} />
+        </aside>
       </div>
     </>
   )
@@ -88,7 +91,7 @@ function Carry({ round }: { round: RoundPage }) {
       <h2 id="carry" className="font-work text-sm font-normal text-ink-2">
         {t('round.carry')}
       </h2>
-      <ul className="font-read text-lg leading-7 font-semibold">
+      <ul className="flex flex-wrap gap-x-4 font-read text-lg leading-7 font-semibold lg:block">
         {Object.entries(round.carry).map(([item, count]) => (
           <li key={item}>
             {item === 'SYRUP_DECILITRES'
