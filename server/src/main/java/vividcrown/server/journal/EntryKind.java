@@ -2,7 +2,8 @@ package vividcrown.server.journal;
 
 /** What an entry records. The first group concerns a queen, and is what people tap; the rest set things up. */
 public enum EntryKind {
-    TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT, NOTE,
+    TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET,
+    EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT, NOTE,
     /** A job of the round could not be done today; concerns a queen, a nuc or a graft. */
     NOT_POSSIBLE,
     /** Takes the corrected entry away. */

@@ -128,12 +128,19 @@ public class Jobs {
                     stops.add(new Stop(box, kind.name(), graft.id(), Sentence.of("step." + kind.name()), step.when(),
                             step.reasons(), kit(kind, graft, cells.size())));
                 }
-                if (kind == StepKind.PLACE_CELLS && !step.when().earliest().isAfter(today)) {
+                if (kind == StepKind.PLACE_CELLS && isRipe(calendar, today)) {
                     cells.stream().sorted(Comparator.comparing(Queen::code)).forEach(ripe::add);
                 }
             }
         }
         return ripe;
+    }
+
+    /** From the day of placing until the first virgin may be out: after that nobody gives a cell away blindly. */
+    private static boolean isRipe(GraftCalendar calendar, LocalDate today) {
+        LocalDate ripe = calendar.when(StepKind.PLACE_CELLS).orElseThrow().earliest();
+        LocalDate firstVirgin = calendar.when(StepKind.EMERGENCE).orElseThrow().earliest();
+        return !today.isBefore(ripe) && !today.isAfter(firstVirgin);
     }
 
     private static Kit kit(StepKind kind, Graft graft, int cells) {

@@ -68,6 +68,15 @@ class RoundTest {
     }
 
     @Test
+    void cells_whose_virgins_may_be_out_are_not_given_away() {
+        // grafted on 30 May: ripe on 9 June, the first virgin on 10 June
+        owner.post("/api/v1/demo/step", Map.of());
+        assertThat(stops("GIVE_CELL")).isNotEmpty();
+        owner.post("/api/v1/demo/step", Map.of());
+        assertThat(stops("GIVE_CELL")).isEmpty();
+    }
+
+    @Test
     void what_was_not_possible_today_comes_back_tomorrow() {
         JsonNode stop = stops("CHECK_EMERGENCE").getFirst();
         UUID queen = UUID.fromString(stop.path("subject").asString());
