@@ -41,7 +41,7 @@ export async function keepAnyway(id: string): Promise<void> {
     })
 }
 
-export type Flushed = 'all-sent' | 'signed-out' | 'unreachable'
+export type Flushed = 'all-sent' | 'nothing-to-send' | 'signed-out' | 'unreachable'
 
 let running: Promise<Flushed> | undefined
 
@@ -52,10 +52,11 @@ export function flush(personId: string): Promise<Flushed> {
 }
 
 async function send(personId: string): Promise<Flushed> {
+  let sent = false
   for (;;) {
     const waiting = await database.parcels.where('personId').equals(personId).sortBy('order')
     const next = waiting.find((parcel) => !parcel.refusal)
-    if (!next) return 'all-sent'
+    if (!next) return sent ? 'all-sent' : 'nothing-to-send'
     try {
       await answered(
         api.POST('/api/v1/journal', {
@@ -63,6 +64,7 @@ async function send(personId: string): Promise<Flushed> {
         }),
       )
       await takeBack(next.id)
+      sent = true
     } catch (thrown) {
       if (thrown instanceof Unreachable) return 'unreachable'
       if (!(thrown instanceof Refused)) throw thrown

@@ -54,7 +54,11 @@ export function useRecord() {
   const sendAll = useCallback(async () => {
     const outcome = await flush(session.personId)
     if (outcome === 'signed-out') await client.invalidateQueries({ queryKey: ['session'] })
-    if (outcome === 'all-sent') await client.invalidateQueries()
+    if (outcome === 'all-sent') {
+      // A first answer still on its way was asked for before the entries were in: it must not be waited for.
+      await client.cancelQueries()
+      await client.invalidateQueries()
+    }
     return outcome
   }, [client, session.personId])
 
