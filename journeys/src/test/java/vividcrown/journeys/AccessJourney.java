@@ -81,6 +81,9 @@ class AccessJourney {
         tabTo(page, "Plan a graft");
         page.keyboard().press("Enter");
         owner.heading("Plan a graft");
+        // a list that is still empty has nothing to type ahead to
+        assertThat(page.locator("#mother option")).not().hasCount(1);
+        assertThat(page.locator("#builder option")).not().hasCount(1);
         tabTo(page, "Breeder queen");
         page.keyboard().type("Runa");
         page.keyboard().press("Tab");

@@ -15,7 +15,7 @@ record DatabaseAddress(String jdbcUrl, String user, String password) {
 
     /** @throws IllegalArgumentException with what to set, if it is no such address */
     static DatabaseAddress parse(String url) {
-        URI uri = url.isBlank() ? URI.create("none:") : URI.create(url);
+        URI uri = URI.create(url);
         boolean postgres = "postgres".equals(uri.getScheme()) || "postgresql".equals(uri.getScheme());
         if (!postgres || uri.getHost() == null || uri.getRawUserInfo() == null) {
             throw new IllegalArgumentException(
