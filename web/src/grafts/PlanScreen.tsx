@@ -16,6 +16,9 @@ import { Findings, Page } from '../ui/Page'
 import { CalendarList } from './CalendarList'
 import { buildersQuery } from './queries'
 
+// The page's content policy forbids making code at run time, which zod would otherwise try.
+z.config({ jitless: true })
+
 const form = z.object({
   mother: z.string().min(1),
   builder: z.string().min(1),
