@@ -20,8 +20,9 @@ public interface Queens extends JpaRepository<Queen, UUID> {
     @Query("select q from Queen q where q.alive and q.whereabouts in (NUC, INCUBATOR)")
     List<Queen> atWork();
 
-    @Query("select q from Queen q where q.nucId in :nucs and q.alive and q.whereabouts = NUC")
-    List<Queen> inNucs(Collection<UUID> nucs);
+    /** Living cells that still hang on their bar. */
+    @Query("select q from Queen q where q.graftId in :grafts and q.alive and q.whereabouts = BAR")
+    List<Queen> onTheBar(Collection<UUID> grafts);
 
     @Query("""
             select q from Queen q where lower(q.code) like :pattern or lower(q.name) like :pattern

@@ -12,7 +12,6 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.queen.Due;
-import vividcrown.core.queen.Whereabouts;
 import vividcrown.core.queen.Work;
 import vividcrown.core.rearing.CalendarStep;
 import vividcrown.core.rearing.GraftCalendar;
@@ -110,9 +109,7 @@ public class Jobs {
         List<Graft> running = grafts
                 .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(today.minusDays(DAYS_OF_BATCHES)).stream()
                 .filter(graft -> graft.graftDay().isBefore(today.plusDays(DAYS_OF_PLANS))).toList();
-        Map<UUID, List<Queen>> onTheBar = queens.findByGraftIdIn(running.stream().map(Graft::id).toList()).stream()
-                .filter(queen -> queen.life().isAlive()
-                        && queen.life().where() instanceof Whereabouts.OnTheBar)
+        Map<UUID, List<Queen>> onTheBar = queens.onTheBar(running.stream().map(Graft::id).toList()).stream()
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
         List<Queen> ripe = new ArrayList<>();
         for (Graft graft : running) {
