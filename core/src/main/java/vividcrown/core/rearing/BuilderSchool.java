@@ -9,7 +9,6 @@ public enum BuilderSchool {
     /** A queenright colony, the queen below an excluder. */
     QUEENRIGHT_EXCLUDER;
 
-    /** Cups a strong builder of this school brings up well; common practice: 15–20, up to 45 for an exceptional one. */
-    public static final int USUAL_LOAD = 20;
+    /** The most cups that an exceptional builder brings up; a usual one 15–20. Common practice. */
     public static final int EXCEPTIONAL_LOAD = 45;
 }

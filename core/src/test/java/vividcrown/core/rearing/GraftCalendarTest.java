@@ -58,6 +58,16 @@ class GraftCalendarTest {
         assertThat(day(when.latest())).isEqualTo(16 - 38);
     }
 
+    /** Derived: a drone emerges 24 days after the egg and matures in 12–16 more, so the trade's 38–40 days lie inside. */
+    @Test
+    void the_drone_lead_agrees_with_the_drones_own_clock() {
+        int emerged = STANDARD.drone().emerges().likelyHours();
+        assertThat(STANDARD.droneLead().earliestHours())
+                .isGreaterThanOrEqualTo(emerged + STANDARD.droneMaturity().earliestHours());
+        assertThat(STANDARD.droneLead().latestHours())
+                .isLessThanOrEqualTo(emerged + STANDARD.droneMaturity().latestHours());
+    }
+
     @Test
     void nucs_stay_shut_from_the_first_flight_to_the_day_before_the_first_look() {
         DatedSpan shut = toNucs().when(StepKind.HANDS_OFF_MATING).orElseThrow();
