@@ -1,4 +1,5 @@
-import { QueryCache, QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { QueryCache, QueryClient } from '@tanstack/react-query'
+import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { createBrowserRouter, RouterProvider } from 'react-router'
@@ -7,6 +8,7 @@ import { RoundScreen } from '../round/RoundScreen'
 import { SessionContext, useMaybeSession } from '../session/queries'
 import { SignIn } from '../session/SignIn'
 import { Shell } from './Shell'
+import { keeping } from '../session/keeping'
 
 const GraftsScreen = lazy(() => import('../grafts/GraftsScreen'))
 const PlanScreen = lazy(() => import('../grafts/PlanScreen'))
@@ -16,6 +18,7 @@ const YardScreen = lazy(() => import('../yards/YardScreen'))
 const QueensScreen = lazy(() => import('../queens/QueensScreen'))
 const QueenScreen = lazy(() => import('../queens/QueenScreen'))
 const FilesScreen = lazy(() => import('../files/FilesScreen'))
+const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
   // An expired session shows on any question; the door then asks to sign in again.
@@ -27,6 +30,7 @@ const client: QueryClient = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
+      gcTime: 7 * 24 * 3600_000,
       // A refusal does not get better by asking again; a lost signal may.
       retry: (count, error) => !(error instanceof Refused) && count < 2,
     },
@@ -48,15 +52,20 @@ const router = createBrowserRouter([
       { path: '/queens', element: later(<QueensScreen />) },
       { path: '/queens/:id', element: later(<QueenScreen />) },
       { path: '/files', element: later(<FilesScreen />) },
+      { path: '/settings', element: later(<SettingsScreen />) },
     ],
   },
 ])
 
 export function App() {
   return (
-    <QueryClientProvider client={client}>
+    <PersistQueryClientProvider
+      client={client}
+      persistOptions={keeping}
+      onSuccess={() => void client.invalidateQueries()}
+    >
       <Door />
-    </QueryClientProvider>
+    </PersistQueryClientProvider>
   )
 }
 

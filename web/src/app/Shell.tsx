@@ -77,6 +77,9 @@ function SignedIn() {
   return (
     <>
       <span className="block">{session.name}</span>
+      <NavLink className="mr-3 inline-block min-h-8 underline" to="/settings">
+        {t('nav.settings')}
+      </NavLink>
       <button className="min-h-8 underline" onClick={() => signOut.mutate()}>
         {t('nav.signOut')}
       </button>

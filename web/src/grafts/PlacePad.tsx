@@ -7,6 +7,9 @@ import { CupBoard } from './CupBoard'
 import { freeNucsQuery } from './queries'
 import { pairUp, toggled, withRange } from './range'
 
+const PLACES = ['BETWEEN_BROOD', 'BESIDE_BROOD', 'ON_HONEY'] as const
+type Place = (typeof PLACES)[number]
+
 /** Ripe cells, and virgins from cages, into nucs or cages: choose cells, choose where to begin, one act. */
 export function PlacePad({ page }: { page: GraftPage }) {
   const { t } = useTranslation()
@@ -18,6 +21,7 @@ export function PlacePad({ page }: { page: GraftPage }) {
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set())
   const [lastCup, setLastCup] = useState('')
   const [fromNuc, setFromNuc] = useState('')
+  const [place, setPlace] = useState<Place>('BETWEEN_BROOD')
   const [fromCage, setFromCage] = useState(1)
   const [howMany, setHowMany] = useState('')
 
@@ -46,7 +50,7 @@ export function PlacePad({ page }: { page: GraftPage }) {
         subjectKind: 'QUEEN',
         subjectId: cup.id,
         kind: 'PLACED_IN_NUC',
-        detail: { nuc: nuc.id },
+        detail: { nuc: nuc.id, place },
       })),
     )
   const toCages = () =>
@@ -145,6 +149,23 @@ export function PlacePad({ page }: { page: GraftPage }) {
               ))}
             </select>
           </label>
+          <label className="mt-2 block">
+            <span className="block text-sm text-ink-2">{t('cellPlace.label')}</span>
+            <select
+              className="field"
+              value={place}
+              onChange={(event) => setPlace(event.target.value as Place)}
+            >
+              {PLACES.map((one) => (
+                <option key={one} value={one}>
+                  {t(`cellPlace.${one}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+          {place !== 'BETWEEN_BROOD' && (
+            <p className="mt-2 font-semibold text-crown">{t('cellPlace.cold')}</p>
+          )}
           <button
             className="act act-main mt-3"
             disabled={pairs.length === 0}

@@ -104,11 +104,14 @@ function Where({ queen }: { queen: Queen }) {
   )
 }
 
+const COLOURS = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
+
 /** Marking, a note, and everything else that can be seen. */
 function Act({ queen }: { queen: Queen }) {
   const { t } = useTranslation()
   const { record } = useRecord()
   const [number, setNumber] = useState('')
+  const [colour, setColour] = useState(queen.colour ?? 'WHITE')
   const [note, setNote, clearNote] = useDraft(`draft-note-${queen.id}`, '')
   const put = (kind: EntryKind, detail = {}) =>
     void record(`${queen.code}: ${t(`kind.${kind}`)}`, [
@@ -119,14 +122,29 @@ function Act({ queen }: { queen: Queen }) {
       <h2 id="act" className="text-xl">
         {t('queen.act')}
       </h2>
-      {queen.colour && (
+      {queen.emergenceYear > 0 || queen.stage === 'JUDGED' || queen.stage === 'LAYING' ? (
         <form
           className="mt-3 flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault()
-            put('MARKED', { colour: queen.colour, number })
+            put('MARKED', { colour, number })
           }}
         >
+          <label>
+            <span className="block text-sm text-ink-2">{t('queen.markColour')}</span>
+            <select
+              className="field"
+              value={colour}
+              onChange={(event) => setColour(event.target.value as typeof colour)}
+            >
+              {COLOURS.map((one) => (
+                <option key={one} value={one}>
+                  {t(`colour.${one}`)}
+                  {one === queen.colour ? ` · ${queen.emergenceYear}` : ''}
+                </option>
+              ))}
+            </select>
+          </label>
           <label className="flex-1">
             <span className="block text-sm text-ink-2">{t('queen.number')}</span>
             <input
@@ -137,9 +155,17 @@ function Act({ queen }: { queen: Queen }) {
             />
           </label>
           <button className="act act-main">
-            {t('queen.mark', { colour: t(`colour.${queen.colour}`) })}
+            {t('queen.mark', { colour: t(`colour.${colour}`) })}
           </button>
         </form>
+      ) : null}
+      {queen.mark && (
+        <p className="mt-2">
+          <button className="act" onClick={() => put('MARK_LOST')}>
+            {t('kind.MARK_LOST')}
+          </button>
+          <span className="ml-3 text-sm text-ink-2">{t('queen.markLostHow')}</span>
+        </p>
       )}
       <form
         className="mt-3 flex items-end gap-2"
@@ -232,7 +258,12 @@ function what(
   t: (key: string, values?: Record<string, unknown>) => string,
 ): string {
   const extra =
-    line.detail.text ?? (line.detail.reason ? t(`cull.${line.detail.reason}`) : line.detail.number)
+    line.detail.text ??
+    (line.detail.reason
+      ? t(`cull.${line.detail.reason}`)
+      : line.detail.place
+        ? t(`cellPlace.${line.detail.place}`)
+        : line.detail.number)
   return extra ? `${t(`kind.${line.kind}`)}: ${extra}` : t(`kind.${line.kind}`)
 }
 

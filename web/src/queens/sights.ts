@@ -53,6 +53,7 @@ export function sightOfDone(job: string): EntryKind | undefined {
     case 'JUDGE_BROOD':
       return 'SEALED_WORKER_BROOD'
     case 'MARK':
+    case 'CHECK_MARK':
       return 'MARKED'
     case 'REPLACE':
       return 'TAKEN_OUT'

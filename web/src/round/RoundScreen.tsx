@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
+import { useDegrees } from '../settings/queries'
 import { Link } from 'react-router'
 import type { RoundPage, YardStops } from '../api/types'
 import { useParcels } from '../outbox/useRecord'
@@ -15,6 +16,7 @@ export function RoundScreen() {
 
 function Round({ round }: { round: RoundPage }) {
   const { t } = useTranslation()
+  const degrees = useDegrees()
   const sent = new Set(
     useParcels().flatMap((parcel) =>
       parcel.refusal ? [] : parcel.entries.map((entry) => entry.subjectId),
@@ -47,7 +49,7 @@ function Round({ round }: { round: RoundPage }) {
                 <span className="font-work text-base font-normal text-ink-2">
                   {t('round.boxes', { count: yard.stops.length })}
                   {yard.airCelsius !== undefined &&
-                    ` · ${Math.round(yard.airCelsius)} °C, ${t(`weather.${yard.weather}`)}`}
+                    ` · ${degrees(yard.airCelsius)}, ${t(`weather.${yard.weather}`)}`}
                 </span>
               </h2>
               <ul>

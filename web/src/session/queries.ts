@@ -2,6 +2,7 @@ import { queryOptions, useQuery, type QueryClient } from '@tanstack/react-query'
 import { createContext, useContext } from 'react'
 import { answered, api, Refused } from '../api/client'
 import type { Session } from '../api/types'
+import { forget } from './keeping'
 
 /** Who is signed in; null if nobody is. */
 export const sessionQuery = queryOptions({
@@ -28,8 +29,9 @@ export function useSession(): Session {
   return session
 }
 
-/** Shows the screens of another person, or the door; nothing of the one before is kept in memory. */
+/** Shows the screens of another person, or the door; nothing of the one before is kept. */
 export function changePerson(client: QueryClient, session: Session | null): void {
+  void forget()
   client.removeQueries({ predicate: (query) => query.queryKey[0] !== 'session' })
   client.setQueryData(sessionQuery.queryKey, session)
 }

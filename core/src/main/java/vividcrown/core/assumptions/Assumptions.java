@@ -1,39 +1,90 @@
 package vividcrown.core.assumptions;
 
+import java.util.Map;
 import vividcrown.core.brood.DevelopmentClock;
+import vividcrown.core.reason.Source;
 import vividcrown.core.time.DaySpan;
 
 /**
- * The day-counts of the trade from cell to laying queen. An operation may lay its own values over the defaults.
+ * The day-counts that everything is reckoned with: the trade's defaults, with an operation's own values laid over them.
  *
- * @param queen development of a queen, from the egg
- * @param drone development of a drone, from the egg
- * @param untouchable development days in which a sealed cell is easily hurt: do not jar, tilt or chill
- * @param emergenceCheck from placing a ripe cell to looking whether the virgin is out
- * @param virginIntroduction from emergence in an incubator cage to giving the virgin to a nuc
- * @param maturity from emergence to sexual maturity
- * @param matingFlights from emergence to the days on which she may fly
- * @param firstEggs from emergence to her first eggs
- * @param firstLook from placing a ripe cell to the first look for eggs
- * @param late days after emergence from which missing eggs are called late
- * @param dronesOnly days after emergence from which an unmated queen will only lay drones
- * @param flatSealedBrood from her first eggs to a patch of flat sealed worker brood
- * @param lookAgain from a look without eggs to the next
- * @param droneMaturity from a drone's emergence to his first mating
- * @param droneLead from drone comb laid up to the first mating flights
+ * @param own values that take the place of the defaults
  */
-public record Assumptions(DevelopmentClock queen, DevelopmentClock drone, DaySpan untouchable, DaySpan emergenceCheck,
-        DaySpan virginIntroduction, DaySpan maturity, DaySpan matingFlights, DaySpan firstEggs, DaySpan firstLook,
-        int late, int dronesOnly, DaySpan flatSealedBrood, DaySpan lookAgain, DaySpan droneMaturity,
-        DaySpan droneLead) {
+public record Assumptions(Map<Figure, DaySpan> own) {
 
-    private static final Assumptions STANDARD = new Assumptions(DevelopmentClock.QUEEN, DevelopmentClock.DRONE,
-            DaySpan.ofDays(9, 11, 13), DaySpan.ofDays(2, 3, 4), DaySpan.ofDays(1, 1, 3), DaySpan.ofDays(5, 6, 7),
-            DaySpan.ofDays(5, 9, 14), DaySpan.ofDays(8, 11, 16), DaySpan.ofDays(14, 14, 21), 21, 28, DaySpan.ofDays(9),
-            DaySpan.ofDays(5, 7, 7), DaySpan.ofDays(12, 14, 16), DaySpan.ofDays(38, 39, 40));
+    private static final Assumptions STANDARD = new Assumptions(Map.of());
+    private static final Source OWN_FIGURE = new Source.OwnRecord("this operation's own figure");
+    /** No figure of the trade comes near it; longer ones are slips of the pen. */
+    private static final int LONGEST_DAYS = 90;
 
-    /** The trade's defaults; each figure's source stands beside the step that uses it. */
+    /**
+     * @throws IllegalArgumentException if brood would emerge before it is sealed, an unmated queen be hopeless before
+     *         she is late, or a figure is negative or longer than 90 days
+     */
+    public Assumptions {
+        own = Map.copyOf(own);
+        own.forEach((figure, span) -> {
+            if (span.earliestHours() < 0 || span.latestDay() > LONGEST_DAYS) {
+                throw new IllegalArgumentException(
+                        "%s must lie between 0 and %d days, but is %s".formatted(figure, LONGEST_DAYS, span));
+            }
+        });
+        clock(own, DevelopmentClock.QUEEN, Figure.QUEEN_SEALED, Figure.QUEEN_EMERGES);
+        clock(own, DevelopmentClock.WORKER, Figure.WORKER_SEALED, Figure.WORKER_EMERGES);
+        clock(own, DevelopmentClock.DRONE, Figure.DRONE_SEALED, Figure.DRONE_EMERGES);
+        int late = span(own, Figure.LATE).likelyDay();
+        int dronesOnly = span(own, Figure.DRONES_ONLY).likelyDay();
+        if (late > dronesOnly) {
+            throw new IllegalArgumentException(
+                    "LATE (%d days) must not come after DRONES_ONLY (%d days)".formatted(late, dronesOnly));
+        }
+    }
+
+    /** The trade's defaults alone. */
     public static Assumptions standard() {
         return STANDARD;
+    }
+
+    public DaySpan span(Figure figure) {
+        return span(own, figure);
+    }
+
+    /** Where the value in force comes from. */
+    public Source source(Figure figure) {
+        return own.containsKey(figure) ? OWN_FIGURE : figure.source();
+    }
+
+    public DevelopmentClock queen() {
+        return clock(own, DevelopmentClock.QUEEN, Figure.QUEEN_SEALED, Figure.QUEEN_EMERGES);
+    }
+
+    public DevelopmentClock worker() {
+        return clock(own, DevelopmentClock.WORKER, Figure.WORKER_SEALED, Figure.WORKER_EMERGES);
+    }
+
+    public DevelopmentClock drone() {
+        return clock(own, DevelopmentClock.DRONE, Figure.DRONE_SEALED, Figure.DRONE_EMERGES);
+    }
+
+    /** Days after emergence from which missing eggs are called late. */
+    public int late() {
+        return span(Figure.LATE).likelyDay();
+    }
+
+    /** Days after emergence from which an unmated queen will only lay drones. */
+    public int dronesOnly() {
+        return span(Figure.DRONES_ONLY).likelyDay();
+    }
+
+    private static DaySpan span(Map<Figure, DaySpan> own, Figure figure) {
+        return own.getOrDefault(figure, figure.standard());
+    }
+
+    private static DevelopmentClock clock(Map<Figure, DaySpan> own, DevelopmentClock standard, Figure sealed,
+            Figure emerges) {
+        if (!own.containsKey(sealed) && !own.containsKey(emerges)) {
+            return standard;
+        }
+        return new DevelopmentClock(standard.hatches(), span(own, sealed), span(own, emerges), OWN_FIGURE);
     }
 }

@@ -2,6 +2,7 @@ package vividcrown.core.odds;
 
 import org.hipparchus.distribution.continuous.TriangularDistribution;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 
 /**
  * Will a virgin without eggs still come good? By Bayes: she is either one that will mate, and then begins to lay on a
@@ -31,9 +32,9 @@ public record LateOdds(Rate mating, Assumptions assumptions) {
 
     /** Share, of those that come good, that lay by this many days after emergence. */
     double layingBy(double daysSinceEmergence) {
-        double first = assumptions.firstEggs().earliestHours() / 24.0;
-        double likely = assumptions.firstEggs().likelyHours() / 24.0;
-        double last = assumptions.firstEggs().latestHours() / 24.0;
+        double first = assumptions.span(Figure.FIRST_EGGS).earliestHours() / 24.0;
+        double likely = assumptions.span(Figure.FIRST_EGGS).likelyHours() / 24.0;
+        double last = assumptions.span(Figure.FIRST_EGGS).latestHours() / 24.0;
         double usual = new TriangularDistribution(first, likely, last).cumulativeProbability(daysSinceEmergence);
         double heldUp = Math.clamp((daysSinceEmergence - last) / (assumptions.dronesOnly() - last), 0, 1);
         return IN_USUAL_SPAN * usual + (1 - IN_USUAL_SPAN) * heldUp;

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.brood.DevelopmentClock;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.reason.Sentence;
@@ -108,7 +109,7 @@ public final class LifeFold {
                 milestones.put(Milestone.CAGED, day);
                 where = new Whereabouts.InIncubator(cage);
             }
-            case QueenEvent.PlacedInNuc(var nuc) -> {
+            case QueenEvent.PlacedInNuc(var nuc, _) -> {
                 placedTwice(entry);
                 milestones.putIfAbsent(stage.isCell() ? Milestone.PLACED_AS_CELL : Milestone.PLACED_AS_VIRGIN, day);
                 where = new Whereabouts.InNuc(nuc);
@@ -130,10 +131,18 @@ public final class LifeFold {
             case QueenEvent.NotFound _ -> milestones.merge(Milestone.NOT_FOUND, day, LifeFold::later);
             case QueenEvent.Marked(YearColour colour, String number) -> {
                 milestones.put(Milestone.MARKED, day);
+                milestones.remove(Milestone.MARK_LOST);
                 mark = number.isBlank() ? colour.name() : colour.name() + " " + number.strip();
                 if (stage.isCell()) {
                     clash(entry, "clash.markedCell");
                 }
+            }
+            case QueenEvent.MarkLost _ -> {
+                if (mark.isEmpty()) {
+                    clash(entry, "clash.noMarkToLose");
+                }
+                milestones.put(Milestone.MARK_LOST, day);
+                mark = "";
             }
             case QueenEvent.Noted _ -> {
                 // a note changes nothing that is reckoned with
@@ -248,7 +257,7 @@ public final class LifeFold {
             return;
         }
         LocalDate earliest = assumptions.queen().emerges().shiftedByHours(-larvaAge.oldestSinceEggHours())
-                .plus(assumptions.firstEggs()).from(grafted).earliest();
+                .plus(assumptions.span(Figure.FIRST_EGGS)).from(grafted).earliest();
         if (entry.day().isBefore(earliest)) {
             clash(entry, "clash.eggsTooEarly", entry.day(), earliest);
         }

@@ -1,5 +1,6 @@
 package vividcrown.core.queen;
 
+import java.util.Optional;
 import java.util.UUID;
 
 /** Something that was seen of, or done with, one queen: from cell cup to her end. A closed family. */
@@ -22,8 +23,15 @@ public sealed interface QueenEvent {
     record Culled(CullReason reason) implements QueenEvent {
     }
 
-    /** A cell or virgin was put into a nuc. */
-    record PlacedInNuc(UUID nuc) implements QueenEvent {
+    /**
+     * A cell or virgin was put into a nuc.
+     *
+     * @param place where in the box, if recorded
+     */
+    record PlacedInNuc(UUID nuc, Optional<CellPlace> place) implements QueenEvent {
+        public PlacedInNuc(UUID nuc) {
+            this(nuc, Optional.empty());
+        }
     }
 
     /** A cell was put into a cage of the incubator. */
@@ -64,6 +72,10 @@ public sealed interface QueenEvent {
     }
 
     record Marked(YearColour colour, String number) implements QueenEvent {
+    }
+
+    /** Seen, but her mark is gone. */
+    record MarkLost() implements QueenEvent {
     }
 
     /** Taken out of the record for good: sold, given away, shaken out. */

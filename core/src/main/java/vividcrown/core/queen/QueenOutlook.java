@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.odds.LateOdds;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.rearing.GraftCalendar;
@@ -43,10 +44,11 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
      * @param life the facts
      * @param plan the graft she comes from; empty for a queen bought or found
      * @param mating belief about virgins of this operation that mate and lay
+     * @param scheme which colour queens are marked with
      */
     public static QueenOutlook of(QueenLife life, Optional<GraftPlan> plan, Assumptions assumptions, Rate mating,
-            LocalDate today) {
-        return new Reckoning(life, plan, assumptions, mating, today).reckon();
+            MarkingScheme scheme, LocalDate today) {
+        return new Reckoning(life, plan, assumptions, mating, scheme, today).reckon();
     }
 
     /** The dates first, then what is due. */
@@ -55,21 +57,25 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
         private final Optional<GraftPlan> plan;
         private final Assumptions assumptions;
         private final Rate mating;
+        private final MarkingScheme scheme;
         private final LocalDate today;
 
-        Reckoning(QueenLife life, Optional<GraftPlan> plan, Assumptions assumptions, Rate mating, LocalDate today) {
+        Reckoning(QueenLife life, Optional<GraftPlan> plan, Assumptions assumptions, Rate mating, MarkingScheme scheme,
+                LocalDate today) {
             this.life = life;
             this.plan = plan;
             this.assumptions = assumptions;
             this.mating = mating;
+            this.scheme = scheme;
             this.today = today;
         }
 
         QueenOutlook reckon() {
             Optional<DatedSpan> emergence = emergence();
-            Optional<DatedSpan> flights = emergence.map(span -> span.plus(assumptions.matingFlights()));
+            Optional<DatedSpan> flights = emergence.map(span -> span.plus(assumptions.span(Figure.MATING_FLIGHTS)));
             Optional<DatedSpan> firstEggs = firstEggs(emergence);
-            Optional<DatedSpan> flatBrood = firstEggs.map(span -> span.plus(assumptions.flatSealedBrood()));
+            Optional<DatedSpan> flatBrood = firstEggs
+                    .map(span -> span.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)));
             boolean late = emergence.isPresent() && waitsForEggs()
                     && !today.isBefore(emergence.get().likely().plusDays(assumptions.late()));
             Optional<Double> comesGood = emergence.filter(_ -> looksHaveFailed() || late).map(span -> comesGood(span));
@@ -98,7 +104,7 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
             if (emergence.isEmpty()) {
                 return life.on(Milestone.EGGS_SEEN).map(DatedSpan::on);
             }
-            DatedSpan span = emergence.get().plus(assumptions.firstEggs());
+            DatedSpan span = emergence.get().plus(assumptions.span(Figure.FIRST_EGGS));
             span = life.on(Milestone.LAST_LOOK_WITHOUT_EGGS)
                     .filter(look -> life.on(Milestone.EGGS_SEEN).map(look::isBefore).orElse(true)).map(span::notBefore)
                     .orElse(span);
@@ -133,11 +139,12 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
 
         private Due dueInIncubator(DatedSpan emergence) {
             if (life.stage() == Stage.VIRGIN) {
-                return due(Work.INTRODUCE_VIRGIN, emergence.plus(assumptions.virginIntroduction()),
+                return due(Work.INTRODUCE_VIRGIN, emergence.plus(assumptions.span(Figure.VIRGIN_INTRODUCTION)),
                         Reason.of(Source.COMMON_PRACTICE, "due.introduceVirgin", emergence));
             }
             return due(Work.CHECK_EMERGENCE, emergence,
-                    Reason.of(Source.derived("emerges on day 15–17 from the egg"), "due.incubator", emergence));
+                    Reason.of(Source.derived("days from egg to virgin, less the age of the larva"), "due.incubator",
+                            emergence));
         }
 
         private Optional<Due> dueInNuc(Optional<DatedSpan> emergence, Optional<DatedSpan> firstEggs,
@@ -155,7 +162,8 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
 
         private Due dueAsCell(DatedSpan emergence) {
             LocalDate placed = life.on(Milestone.PLACED_AS_CELL).orElse(emergence.earliest());
-            DatedSpan check = DatedSpan.on(placed).plus(assumptions.emergenceCheck()).notBefore(emergence.likely());
+            DatedSpan check = DatedSpan.on(placed).plus(assumptions.span(Figure.EMERGENCE_CHECK))
+                    .notBefore(emergence.likely());
             DatedSpan look = firstLook(emergence);
             if (!today.isBefore(look.earliest())) {
                 return due(Work.LOOK_FOR_EGGS, look,
@@ -173,7 +181,7 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
             Optional<LocalDate> notFound = life.on(Milestone.NOT_FOUND);
             Optional<LocalDate> lastLook = life.on(Milestone.LAST_LOOK_WITHOUT_EGGS);
             if (lastLook.isPresent() && notFound.map(day -> !day.isAfter(lastLook.get())).orElse(true)) {
-                DatedSpan again = assumptions.lookAgain().windowFrom(lastLook.get());
+                DatedSpan again = assumptions.span(Figure.LOOK_AGAIN).windowFrom(lastLook.get());
                 return due(Work.LOOK_AGAIN, again, Reason.of(Source.COMMON_PRACTICE, "due.lookAgain", lastLook.get(),
                         percent(comesGood.orElse(mating.mean())), hopeless));
             }
@@ -183,7 +191,8 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
             }
             DatedSpan look = firstLook(emergence);
             return due(Work.LOOK_FOR_EGGS, look,
-                    Reason.of(Source.COMMON_PRACTICE, "due.firstLook", emergence.plus(assumptions.firstEggs()), look));
+                    Reason.of(Source.COMMON_PRACTICE, "due.firstLook",
+                            emergence.plus(assumptions.span(Figure.FIRST_EGGS)), look));
         }
 
         /**
@@ -191,21 +200,28 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
          * her emergence, so that her flights are over.
          */
         private DatedSpan firstLook(DatedSpan emergence) {
-            return life.on(Milestone.PLACED_AS_CELL).map(placed -> assumptions.firstLook().windowFrom(placed))
-                    .orElseGet(() -> assumptions.firstLook().windowFrom(emergence.likely()));
+            return life.on(Milestone.PLACED_AS_CELL)
+                    .map(placed -> assumptions.span(Figure.FIRST_LOOK).windowFrom(placed))
+                    .orElseGet(() -> assumptions.span(Figure.FIRST_LOOK).windowFrom(emergence.likely()));
         }
 
         private Due dueAsLayer(DatedSpan firstEggs) {
-            DatedSpan sealed = firstEggs.plus(assumptions.flatSealedBrood());
+            DatedSpan sealed = firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD));
             DatedSpan window = new DatedSpan(sealed.likely(), sealed.likely(), sealed.latest().plusDays(5));
             return due(Work.JUDGE_BROOD, window,
-                    Reason.of(Source.derived("first eggs + 9 days: worker brood is sealed"), "due.judge", firstEggs));
+                    Reason.of(assumptions.source(Figure.FLAT_SEALED_BROOD), "due.judge", firstEggs));
         }
 
+        /** A lost mark is a question about the queen, not the loss of her: worn off, or another queen in her place? */
         private Due dueToMark() {
+            Optional<LocalDate> lost = life.on(Milestone.MARK_LOST);
+            if (lost.isPresent()) {
+                return due(Work.CHECK_MARK, DaySpan.ofDays(0, 0, 7).from(lost.get()),
+                        Reason.of(Source.COMMON_PRACTICE, "due.markLost", lost.get()));
+            }
             LocalDate judged = life.on(Milestone.SEALED_BROOD_SEEN).orElse(today);
             return due(Work.MARK, DaySpan.ofDays(0, 0, 7).from(judged),
-                    Reason.of(Source.MARKING_CODE, "due.mark", YearColour.of(life.emergenceYear()).sentence(),
+                    Reason.of(scheme.source(), "due.mark", scheme.colourOf(life.emergenceYear()).sentence(),
                             String.valueOf(life.emergenceYear())));
         }
 
@@ -223,7 +239,8 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
             if (flights.isPresent() && waitsForEggs()) {
                 DatedSpan look = firstLook(emergence().orElse(flights.get()));
                 shut.add(new HandsOff(flights.get().notAfter(look.earliest().minusDays(1)),
-                        Reason.of(Source.WINSTON_1987, "graft.handsOffMating")));
+                        Reason.of(assumptions.source(Figure.MATING_FLIGHTS), "graft.handsOffMating",
+                                assumptions.span(Figure.MATING_FLIGHTS))));
             }
             return shut;
         }

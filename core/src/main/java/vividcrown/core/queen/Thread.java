@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.time.DatedSpan;
 
 /**
@@ -46,7 +47,7 @@ public record Thread(List<Strand> strands, Optional<DatedSpan> unsure, Optional<
         life.on(Milestone.GRAFTED).ifPresent(graft -> weaver.weave(Character.CELL, graft, out.orElse(today)));
         LocalDate lays = layingFrom(life, outlook, today);
         out.ifPresent(emerged -> {
-            LocalDate flies = earliestOf(emerged.plusDays(assumptions.matingFlights().earliestDay()), lays);
+            LocalDate flies = earliestOf(emerged.plusDays(assumptions.span(Figure.MATING_FLIGHTS).earliestDay()), lays);
             weaver.weave(Character.VIRGIN, emerged, flies);
             weaver.weave(Character.MATING, flies, lays);
         });

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
@@ -104,9 +105,11 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
             add(StepKind.CONFINE_BREEDER,
                     DaySpan.ofDays(layingDay - settleDays, layingDay, layingDay).windowFrom(graft),
                     Reason.of(Source.COMMON_PRACTICE, "graft.confine", -layingDay));
-            LocalDate firstFlights = emergence.plus(assumptions.matingFlights()).from(graft).earliest();
-            add(StepKind.DRONE_COMB, assumptions.droneLead().negated().windowFrom(firstFlights),
-                    Reason.of(Source.BUECHLER_2013, "graft.droneComb", firstFlights));
+            LocalDate firstFlights = emergence.plus(assumptions.span(Figure.MATING_FLIGHTS)).from(graft).earliest();
+            add(StepKind.DRONE_COMB, assumptions.span(Figure.DRONE_LEAD).negated().windowFrom(firstFlights),
+                    reason(Figure.DRONE_LEAD, "graft.droneComb", assumptions.drone().emerges(),
+                            assumptions.span(Figure.DRONE_MATURITY), assumptions.span(Figure.DRONE_LEAD),
+                            firstFlights));
             add(StepKind.MAKE_UP_BUILDER, DatedSpan.on(graft.minusDays(1)),
                     Reason.of(Source.COMMON_PRACTICE, "graft.makeUp." + plan.school().name()));
         }
@@ -115,7 +118,7 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
             add(StepKind.GRAFT, DatedSpan.on(graft), Reason.of(Source.BUECHLER_2013, "graft.graft"));
             add(StepKind.COUNT_TAKE, DatedSpan.on(graft.plusDays(1)),
                     Reason.of(Source.COMMON_PRACTICE, "graft.take"));
-            DatedSpan handsOff = assumptions.untouchable().shiftedByHours(-4 * HOURS_A_DAY).from(graft);
+            DatedSpan handsOff = assumptions.span(Figure.UNTOUCHABLE).shiftedByHours(-4 * HOURS_A_DAY).from(graft);
             if (plan.school() == BuilderSchool.STARTER_THEN_FINISHER) {
                 add(StepKind.MOVE_TO_FINISHER, DaySpan.ofDays(1, 1, 5).windowFrom(graft),
                         Reason.of(Source.COMMON_PRACTICE, "graft.finisher"));
@@ -128,9 +131,10 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
             }
             add(StepKind.SEALED,
                     assumptions.queen().sealed().shiftedByHours(-plan.larvaAge().youngestSinceEggHours()).from(graft),
-                    Reason.of(Source.derived("sealed on day 7.5–8.5, less the age of the youngest larva"),
-                            "graft.sealed"));
-            add(StepKind.HANDS_OFF_CELLS, handsOff, Reason.of(Source.COMMON_PRACTICE, "graft.handsOffCells"));
+                    Reason.of(Source.derived("days from egg to sealed cell, less the age of the youngest larva"),
+                            "graft.sealed", assumptions.queen().sealed()));
+            add(StepKind.HANDS_OFF_CELLS, handsOff,
+                    reason(Figure.UNTOUCHABLE, "graft.handsOffCells", assumptions.span(Figure.UNTOUCHABLE)));
         }
 
         private void ripe() {
@@ -141,32 +145,35 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
             add(toNucs ? StepKind.PLACE_CELLS : StepKind.CAGE_CELLS, ripe,
                     Reason.of(Source.BUECHLER_2013, toNucs ? "graft.place" : "graft.cage", emergence.from(graft)));
             add(StepKind.EMERGENCE, emergence.from(graft),
-                    Reason.of(Source.derived("emerges on day 15–17, less the age of the oldest larva"),
-                            "graft.emergence"));
+                    Reason.of(Source.derived("days from egg to virgin, less the age of the oldest larva"),
+                            "graft.emergence", assumptions.queen().emerges()));
             if (toNucs) {
-                add(StepKind.CHECK_EMERGENCE, ripe.plus(assumptions.emergenceCheck()),
-                        Reason.of(Source.COMMON_PRACTICE, "graft.checkEmergence"));
-                add(StepKind.FIRST_LOOK, ripe.plus(assumptions.firstLook()),
-                        Reason.of(Source.COMMON_PRACTICE, "graft.firstLook"));
+                add(StepKind.CHECK_EMERGENCE, ripe.plus(assumptions.span(Figure.EMERGENCE_CHECK)),
+                        reason(Figure.EMERGENCE_CHECK, "graft.checkEmergence",
+                                assumptions.span(Figure.EMERGENCE_CHECK)));
+                add(StepKind.FIRST_LOOK, ripe.plus(assumptions.span(Figure.FIRST_LOOK)),
+                        reason(Figure.FIRST_LOOK, "graft.firstLook", assumptions.span(Figure.FIRST_LOOK)));
             } else {
-                add(StepKind.INTRODUCE_VIRGINS, emergence.plus(assumptions.virginIntroduction()).from(graft),
-                        Reason.of(Source.COMMON_PRACTICE, "graft.introduceVirgins"));
+                add(StepKind.INTRODUCE_VIRGINS,
+                        emergence.plus(assumptions.span(Figure.VIRGIN_INTRODUCTION)).from(graft),
+                        reason(Figure.VIRGIN_INTRODUCTION, "graft.introduceVirgins",
+                                assumptions.span(Figure.VIRGIN_INTRODUCTION)));
             }
         }
 
         private void fromEmergenceToEggs() {
-            addAfterEmergence(StepKind.MATURE, assumptions.maturity(), Source.WINSTON_1987, "graft.mature");
-            DatedSpan flights = emergence.plus(assumptions.matingFlights()).from(graft);
+            addAfterEmergence(StepKind.MATURE, Figure.MATURITY, "graft.mature");
+            DaySpan flightDays = assumptions.span(Figure.MATING_FLIGHTS);
+            DatedSpan flights = emergence.plus(flightDays).from(graft);
             DatedSpan shut = steps.stream().filter(step -> step.kind() == StepKind.FIRST_LOOK).findFirst()
                     .map(look -> flights.notAfter(look.when().earliest().minusDays(1))).orElse(flights);
-            add(StepKind.HANDS_OFF_MATING, shut, Reason.of(Source.WINSTON_1987, "graft.handsOffMating"));
-            addAfterEmergence(StepKind.FIRST_EGGS, assumptions.firstEggs(), Source.COMMON_PRACTICE, "graft.firstEggs");
-            addAfterEmergence(StepKind.JUDGE_BROOD, assumptions.firstEggs().plus(assumptions.flatSealedBrood()),
-                    Source.derived("first eggs + 9 days: worker brood is sealed"), "graft.judge");
-            addAfterEmergence(StepKind.CALL_LATE, DaySpan.ofDays(assumptions.late()), Source.COMMON_PRACTICE,
-                    "graft.late");
-            addAfterEmergence(StepKind.DRONES_ONLY, DaySpan.ofDays(assumptions.dronesOnly()), Source.COMMON_PRACTICE,
-                    "graft.dronesOnly");
+            add(StepKind.HANDS_OFF_MATING, shut, reason(Figure.MATING_FLIGHTS, "graft.handsOffMating", flightDays));
+            addAfterEmergence(StepKind.FIRST_EGGS, Figure.FIRST_EGGS, "graft.firstEggs");
+            DaySpan flatBrood = assumptions.span(Figure.FLAT_SEALED_BROOD);
+            add(StepKind.JUDGE_BROOD, emergence.plus(assumptions.span(Figure.FIRST_EGGS)).plus(flatBrood).from(graft),
+                    reason(Figure.FLAT_SEALED_BROOD, "graft.judge", flatBrood));
+            addAfterEmergence(StepKind.CALL_LATE, Figure.LATE, "graft.late");
+            addAfterEmergence(StepKind.DRONES_ONLY, Figure.DRONES_ONLY, "graft.dronesOnly");
         }
 
         private void caution() {
@@ -185,8 +192,13 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
             }
         }
 
-        private void addAfterEmergence(StepKind kind, DaySpan afterEmergence, Source source, String key) {
-            add(kind, emergence.plus(afterEmergence).from(graft), Reason.of(source, key));
+        private void addAfterEmergence(StepKind kind, Figure figure, String key) {
+            DaySpan afterEmergence = assumptions.span(figure);
+            add(kind, emergence.plus(afterEmergence).from(graft), reason(figure, key, afterEmergence));
+        }
+
+        private Reason reason(Figure figure, String key, Object... arguments) {
+            return Reason.of(assumptions.source(figure), key, arguments);
         }
 
         private void add(StepKind kind, DatedSpan when, Reason reason) {

@@ -1,19 +1,21 @@
 package vividcrown.core.reason;
 
 import java.text.MessageFormat;
+import java.text.NumberFormat;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
 import java.util.ResourceBundle;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.DaySpan;
 
 /**
  * Something to say, apart from the language it is said in: a key of {@code sentences.properties} and what fills its
  * gaps. Days and spans are written as people say them ("Thu 12 June", "12–14 June").
  *
  * @param key key in {@code sentences.properties}; an unknown key fails when the sentence is rendered
- * @param arguments texts, numbers, days, spans, or further sentences
+ * @param arguments texts, numbers, days, spans of days, lengths of time, or further sentences
  */
 public record Sentence(String key, List<Object> arguments) {
 
@@ -42,6 +44,7 @@ public record Sentence(String key, List<Object> arguments) {
         return switch (argument) {
             case LocalDate day -> DateTimeFormatter.ofPattern("EEE d MMMM", locale).format(day);
             case DatedSpan span -> written(span, locale);
+            case DaySpan length -> written(length, locale);
             case Sentence sentence -> sentence.in(locale);
             default -> argument;
         };
@@ -55,6 +58,15 @@ public record Sentence(String key, List<Object> arguments) {
         boolean sameMonth = span.earliest().getMonth() == span.latest().getMonth();
         String first = sameMonth ? String.valueOf(span.earliest().getDayOfMonth()) : full.format(span.earliest());
         return first + "–" + full.format(span.latest());
+    }
+
+    /** In days without the word: "14–21", "7.5–8.5", "9". */
+    private static String written(DaySpan length, Locale locale) {
+        NumberFormat days = NumberFormat.getNumberInstance(locale);
+        days.setMaximumFractionDigits(1);
+        String first = days.format(length.earliestHours() / 24.0);
+        String last = days.format(length.latestHours() / 24.0);
+        return first.equals(last) ? first : first + "–" + last;
     }
 
     private static final class Fallback extends ResourceBundle.Control {

@@ -2,6 +2,7 @@ package vividcrown.core.round;
 
 import java.util.EnumMap;
 import java.util.Map;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Work;
 import vividcrown.core.queen.YearColour;
 
@@ -37,12 +38,12 @@ public record Kit(Map<Item, Integer> items) {
     }
 
     /** For one job at a queen's box; {@code emergenceYear} tells the paint, 0 if unknown. */
-    public static Kit toDo(Work work, int emergenceYear) {
+    public static Kit toDo(Work work, int emergenceYear, MarkingScheme scheme) {
         return switch (work) {
             case CHECK_EMERGENCE, LOOK_FOR_EGGS, LOOK_AGAIN, FIND_AGAIN, JUDGE_BROOD -> NOTHING;
             case INTRODUCE_VIRGIN ->
                 of(Item.INTRODUCTION_CAGES, 1).plus(of(Item.SYRUP_DECILITRES, SYRUP_FOR_A_NUC_DECILITRES));
-            case MARK -> emergenceYear == 0 ? NOTHING : of(paint(YearColour.of(emergenceYear)), 1);
+            case MARK, CHECK_MARK -> emergenceYear == 0 ? NOTHING : of(paint(scheme.colourOf(emergenceYear)), 1);
             case REPLACE -> toGiveACell();
         };
     }

@@ -48,7 +48,8 @@ final class Lives {
     }
 
     QueenOutlook outlookOn(int day, Rate mating) {
-        return QueenOutlook.of(life(), Optional.of(plan()), Assumptions.standard(), mating, GRAFT.plusDays(day));
+        return QueenOutlook.of(life(), Optional.of(plan()), Assumptions.standard(), mating,
+                MarkingScheme.INTERNATIONAL, GRAFT.plusDays(day));
     }
 
     static GraftPlan plan() {

@@ -183,9 +183,23 @@ class QueenOutlookTest {
                 new LifeEntry(new UUID(0, 1), day(0), 0, new QueenEvent.Known(Stage.JUDGED, 2025)),
                 new LifeEntry(new UUID(0, 2), day(0), 1, new QueenEvent.PlacedInNuc(Lives.NUC))),
                 LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
-        QueenOutlook outlook = QueenOutlook.of(known, Optional.empty(), Assumptions.standard(), Rate.of(8, 2), day(5));
+        QueenOutlook outlook = QueenOutlook.of(known, Optional.empty(), Assumptions.standard(), Rate.of(8, 2),
+                MarkingScheme.INTERNATIONAL, day(5));
         assertThat(outlook.emergence()).isEmpty();
         assertThat(outlook.flights()).isEmpty();
         assertThat(due(outlook).work()).isEqualTo(Work.MARK);
+    }
+
+    @Test
+    void a_lost_mark_is_a_question_not_a_lost_queen() {
+        Lives lives = Lives.placed().on(12, new QueenEvent.Emerged()).on(25, new QueenEvent.EggsSeen())
+                .on(34, new QueenEvent.SealedWorkerBroodSeen()).on(34, new QueenEvent.Marked(YearColour.WHITE, "7"))
+                .on(50, new QueenEvent.MarkLost());
+        assertThat(lives.life().isAlive()).isTrue();
+        assertThat(lives.life().mark()).isEmpty();
+        Due due = lives.outlookOn(51).due().orElseThrow();
+        assertThat(due.work()).isEqualTo(Work.CHECK_MARK);
+        assertThat(due.reasons().getFirst().fact().toString()).contains("wear off", "superseded");
+        assertThat(lives.on(52, new QueenEvent.Marked(YearColour.WHITE, "7")).outlookOn(52).due()).isEmpty();
     }
 }

@@ -11,6 +11,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.time.DatedSpan;
 
 class GraftCalendarTest {
@@ -62,10 +63,10 @@ class GraftCalendarTest {
     @Test
     void the_drone_lead_agrees_with_the_drones_own_clock() {
         int emerged = STANDARD.drone().emerges().likelyHours();
-        assertThat(STANDARD.droneLead().earliestHours())
-                .isGreaterThanOrEqualTo(emerged + STANDARD.droneMaturity().earliestHours());
-        assertThat(STANDARD.droneLead().latestHours())
-                .isLessThanOrEqualTo(emerged + STANDARD.droneMaturity().latestHours());
+        assertThat(STANDARD.span(Figure.DRONE_LEAD).earliestHours())
+                .isGreaterThanOrEqualTo(emerged + STANDARD.span(Figure.DRONE_MATURITY).earliestHours());
+        assertThat(STANDARD.span(Figure.DRONE_LEAD).latestHours())
+                .isLessThanOrEqualTo(emerged + STANDARD.span(Figure.DRONE_MATURITY).latestHours());
     }
 
     @Test

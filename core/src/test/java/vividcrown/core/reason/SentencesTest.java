@@ -22,6 +22,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.round.Caution;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.DaySpan;
 
 class SentencesTest {
 
@@ -58,6 +59,8 @@ class SentencesTest {
                 .hasToString("Tue 9 June lies before the graft on Wed 10 June. Change the day, or correct the graft.");
         assertThat(Sentence.of("due.incubator", DatedSpan.ofClosed(jun9, jun9.plusDays(2))))
                 .hasToString("Emergence expected 9–11 June; virgins in cages need candy.");
+        assertThat(Sentence.of("graft.sealed", DaySpan.ofHours(180, 192, 204)))
+                .hasToString("Cells are sealed 7.5–8.5 days after the egg.");
         assertThat(Sentence.of("due.incubator", DatedSpan.ofClosed(jun9, jun9.plusMonths(1))))
                 .hasToString("Emergence expected 9 June–9 July; virgins in cages need candy.");
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Work;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
@@ -48,15 +49,15 @@ class RoundTest {
     void says_what_to_carry_in_total() {
         Round round = Round.of(List.of(stop(1, 1, "W 01", JUN_9, JUN_9, Kit.toGiveACell()),
                 stop(2, 1, "T 01", JUN_9, JUN_9, Kit.toGiveACell()),
-                stop(2, 2, "T 02", JUN_9, JUN_9, Kit.toDo(Work.MARK, 2026))), JUN_9);
+                stop(2, 2, "T 02", JUN_9, JUN_9, Kit.toDo(Work.MARK, 2026, MarkingScheme.INTERNATIONAL))), JUN_9);
         assertThat(round.kit().items()).isEqualTo(
                 Map.of(Item.RIPE_CELLS, 2, Item.SYRUP_DECILITRES, 6, Item.PAINT_WHITE, 1));
     }
 
     @Test
     void a_look_takes_nothing_along_and_an_unknown_year_no_paint() {
-        assertThat(Kit.toDo(Work.LOOK_FOR_EGGS, 2026)).isEqualTo(Kit.NOTHING);
-        assertThat(Kit.toDo(Work.MARK, 0)).isEqualTo(Kit.NOTHING);
+        assertThat(Kit.toDo(Work.LOOK_FOR_EGGS, 2026, MarkingScheme.INTERNATIONAL)).isEqualTo(Kit.NOTHING);
+        assertThat(Kit.toDo(Work.MARK, 0, MarkingScheme.INTERNATIONAL)).isEqualTo(Kit.NOTHING);
     }
 
     @Test

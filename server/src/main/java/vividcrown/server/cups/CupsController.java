@@ -17,7 +17,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.odds.Interval;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
@@ -37,6 +36,7 @@ import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Builder;
 import vividcrown.server.yard.Builders;
 
@@ -83,14 +83,17 @@ class CupsController {
     private final QueenReader reader;
     private final OwnRates rates;
     private final Today today;
+    private final SettingsInForce settings;
 
-    CupsController(Grafts grafts, Queens queens, Builders builders, QueenReader reader, OwnRates rates, Today today) {
+    CupsController(Grafts grafts, Queens queens, Builders builders, QueenReader reader, OwnRates rates, Today today,
+            SettingsInForce settings) {
         this.grafts = grafts;
         this.queens = queens;
         this.builders = builders;
         this.reader = reader;
         this.rates = rates;
         this.today = today;
+        this.settings = settings;
     }
 
     /** Batches of the last 60 days and those planned, the newest first. */
@@ -132,7 +135,7 @@ class CupsController {
                 .stream().collect(Collectors.toMap(Queen::id, QueenReader::called));
         return shown.stream().map(graft -> {
             Builder builder = boxes.get(graft.builderId());
-            GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), Assumptions.standard());
+            GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), settings.assumptions());
             return new GraftLine(graft.id(), graft.code(), graft.motherId(),
                     mothers.getOrDefault(graft.motherId(), "?"), builder.code(), graft.grafter(), graft.plannedFor(),
                     graft.graftDay(), graft.grafted(), graft.cancelled(), graft.larvaAge(), graft.placing(),

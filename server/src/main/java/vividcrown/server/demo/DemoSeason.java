@@ -10,8 +10,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Stage;
-import vividcrown.core.queen.YearColour;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
@@ -98,7 +98,7 @@ final class DemoSeason {
             queen(queen, batch.day(34 + index % 3), EntryKind.SEALED_WORKER_BROOD, Detail.NONE);
             if (index % 7 != 3) {
                 queen(queen, batch.day(36), EntryKind.MARKED,
-                        Detail.ofMark(YearColour.of(YEAR), String.valueOf(index)));
+                        Detail.ofMark(MarkingScheme.INTERNATIONAL.colourOf(YEAR), String.valueOf(index)));
             }
             if (index >= 22) {
                 queen(queen, batch.day(37), EntryKind.TAKEN_OUT, Detail.ofText("sold, order 31"));
@@ -261,7 +261,8 @@ final class DemoSeason {
     private void breeder(String name, String code, int year) {
         add(SubjectKind.QUEEN, id(name), LocalDate.of(2026, 4, 1), EntryKind.KNOWN,
                 payloads.write(new KnownQueen(code, name, true, null, Stage.JUDGED, year)), owner);
-        queen(id(name), LocalDate.of(2026, 4, 1), EntryKind.MARKED, Detail.ofMark(YearColour.of(year), ""));
+        queen(id(name), LocalDate.of(2026, 4, 1), EntryKind.MARKED,
+                Detail.ofMark(MarkingScheme.INTERNATIONAL.colourOf(year), ""));
     }
 
     private void queen(UUID queen, LocalDate day, EntryKind kind, Detail detail) {

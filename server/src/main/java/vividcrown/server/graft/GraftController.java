@@ -15,12 +15,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Builders;
 
 /** Planning a graft, and saying that it was done. */
@@ -52,11 +52,13 @@ class GraftController {
     private final GraftDesk desk;
     private final Grafts grafts;
     private final Builders builders;
+    private final SettingsInForce settings;
 
-    GraftController(GraftDesk desk, Grafts grafts, Builders builders) {
+    GraftController(GraftDesk desk, Grafts grafts, Builders builders, SettingsInForce settings) {
         this.desk = desk;
         this.grafts = grafts;
         this.builders = builders;
+        this.settings = settings;
     }
 
     /** Made by the client's own id, so that a plan sent twice is one plan. */
@@ -72,7 +74,7 @@ class GraftController {
         var school = builders.findById(asked.builder())
                 .orElseThrow(() -> Refusal.invalid("builder", "Choose the builder from the list.")).school();
         return CalendarView.of(GraftCalendar.of(new GraftPlan(asked.plannedFor().toLocalDate(), asked.larvaAge(),
-                school, asked.placing(), asked.celsius()), Assumptions.standard()));
+                school, asked.placing(), asked.celsius()), settings.assumptions()));
     }
 
     @PostMapping("/{id}/done")

@@ -20,8 +20,8 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Stage;
-import vividcrown.core.queen.YearColour;
 import vividcrown.server.clock.Today;
 import vividcrown.server.importing.ImportController.Imported;
 import vividcrown.server.importing.ImportController.Preview;
@@ -37,6 +37,7 @@ import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.KnownQueen;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.BoxSetUp;
 import vividcrown.server.yard.Nuc;
 import vividcrown.server.yard.Nucs;
@@ -59,9 +60,10 @@ class QueenImport {
     private final Journal journal;
     private final Payloads payloads;
     private final Today today;
+    private final SettingsInForce settings;
 
     QueenImport(Yards yards, Nucs nucs, Queens queens, Recorder recorder, Journal journal, Payloads payloads,
-            Today today) {
+            Today today, SettingsInForce settings) {
         this.yards = yards;
         this.nucs = nucs;
         this.queens = queens;
@@ -69,6 +71,7 @@ class QueenImport {
         this.journal = journal;
         this.payloads = payloads;
         this.today = today;
+        this.settings = settings;
     }
 
     @Transactional(readOnly = true)
@@ -225,6 +228,7 @@ class QueenImport {
         private final UUID importId;
         private final ZonedDateTime now = today.now();
         private final UUID by = SignedIn.require().id();
+        private final MarkingScheme scheme = settings.scheme();
         private final Map<String, UUID> yardsByName = yards.findAll().stream()
                 .collect(Collectors.toMap(yard -> lower(yard.name()), Yard::id));
         private final Map<String, UUID> nucsByCode = nucs.findAll().stream()
@@ -271,7 +275,7 @@ class QueenImport {
             }
             if (!row.mark().isEmpty() && year != 0) {
                 add(SubjectKind.QUEEN, queen, EntryKind.MARKED,
-                        payloads.write(Detail.ofMark(YearColour.of(year), row.mark())));
+                        payloads.write(Detail.ofMark(scheme.colourOf(year), row.mark())));
             }
         }
 

@@ -2,6 +2,7 @@ package vividcrown.server.journal;
 
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.queen.CellPlace;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.YearColour;
@@ -11,6 +12,7 @@ import vividcrown.core.rearing.StepKind;
  * What a tapped entry says beyond its kind. Which fields count depends on the kind.
  *
  * @param nuc PLACED_IN_NUC: into which nuc
+ * @param place PLACED_IN_NUC: where in the box, if recorded
  * @param cage CAGED_IN_INCUBATOR: number of the cage, from 1
  * @param reason CULLED: why
  * @param colour MARKED: colour of the mark
@@ -21,33 +23,33 @@ import vividcrown.core.rearing.StepKind;
  * @param stage KNOWN: how far she had come
  * @param emergenceYear KNOWN: the year of her colour, 0 if unknown
  */
-public record Detail(@Nullable UUID nuc, @Nullable Integer cage, @Nullable CullReason reason,
+public record Detail(@Nullable UUID nuc, @Nullable CellPlace place, @Nullable Integer cage, @Nullable CullReason reason,
         @Nullable YearColour colour, @Nullable String number, @Nullable StepKind step, @Nullable String job,
         @Nullable String text, @Nullable Stage stage, @Nullable Integer emergenceYear) {
 
-    public static final Detail NONE = new Detail(null, null, null, null, null, null, null, null, null, null);
+    public static final Detail NONE = new Detail(null, null, null, null, null, null, null, null, null, null, null);
 
     public static Detail ofNuc(UUID nuc) {
-        return new Detail(nuc, null, null, null, null, null, null, null, null, null);
+        return new Detail(nuc, null, null, null, null, null, null, null, null, null, null);
     }
 
     public static Detail ofCage(int cage) {
-        return new Detail(null, cage, null, null, null, null, null, null, null, null);
+        return new Detail(null, null, cage, null, null, null, null, null, null, null, null);
     }
 
     public static Detail ofCull(CullReason reason) {
-        return new Detail(null, null, reason, null, null, null, null, null, null, null);
+        return new Detail(null, null, null, reason, null, null, null, null, null, null, null);
     }
 
     public static Detail ofMark(YearColour colour, String number) {
-        return new Detail(null, null, null, colour, number, null, null, null, null, null);
+        return new Detail(null, null, null, null, colour, number, null, null, null, null, null);
     }
 
     public static Detail ofStep(StepKind step) {
-        return new Detail(null, null, null, null, null, step, null, null, null, null);
+        return new Detail(null, null, null, null, null, null, step, null, null, null, null);
     }
 
     public static Detail ofText(String text) {
-        return new Detail(null, null, null, null, null, null, null, text, null, null);
+        return new Detail(null, null, null, null, null, null, null, null, text, null, null);
     }
 }

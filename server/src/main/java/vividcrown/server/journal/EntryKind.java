@@ -3,7 +3,7 @@ package vividcrown.server.journal;
 /** What an entry records. The first group concerns a queen, and is what people tap; the rest set things up. */
 public enum EntryKind {
     TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET,
-    EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT, NOTE,
+    EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST, TAKEN_OUT, NOTE,
     /** A job of the round could not be done today; concerns a queen, a nuc or a graft. */
     NOT_POSSIBLE,
     /** Takes the corrected entry away. */
@@ -11,16 +11,20 @@ public enum EntryKind {
     /** A queen that was here before the record, or was bought. */
     KNOWN,
     /** A step of a graft's calendar was done. */
-    STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP;
+    STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
+    /** The operation does something its own way. */
+    SETTINGS_CHANGED;
 
     /** Whether people may send it through the journal's own door; the others have doors of their own. */
     public boolean isTapped() {
         return switch (this) {
             case TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN,
-                    NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT,
-                    NOTE, NOT_POSSIBLE, WITHDRAWN, STEP_DONE ->
+                    NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST,
+                    TAKEN_OUT, NOTE, NOT_POSSIBLE, WITHDRAWN, STEP_DONE ->
                 true;
-            case KNOWN, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP -> false;
+            case KNOWN, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
+                    SETTINGS_CHANGED ->
+                false;
         };
     }
 }

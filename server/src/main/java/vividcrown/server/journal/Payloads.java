@@ -16,7 +16,12 @@ public class Payloads {
         return json.writeValueAsString(detail);
     }
 
+    /** @param detail as {@link #write} made it */
+    public <T> T parse(String detail, Class<T> type) {
+        return json.readValue(detail, type);
+    }
+
     public <T> T read(JournalEntry entry, Class<T> type) {
-        return json.readValue(entry.detail(), type);
+        return parse(entry.detail(), type);
     }
 }

@@ -97,7 +97,8 @@ public class Recorder {
     @Transactional
     public void rebuild() {
         takeTurn();
-        for (String table : List.of("contradiction", "nuc", "queen", "graft", "builder", "yard")) {
+        for (String table : List.of("contradiction", "settings", "graft_tally", "nuc", "queen", "graft", "builder",
+                "yard")) {
             jdbc.sql("delete from " + table).update();
         }
         entities.clear();

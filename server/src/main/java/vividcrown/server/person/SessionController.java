@@ -45,14 +45,17 @@ class SessionController {
     }
 
     private final People people;
+    private final SignInThrottle throttle;
     private final SecurityContextRepository contexts;
     private final Operations operations;
     private final Today today;
     private final CrownProperties properties;
 
-    SessionController(People people, SecurityContextRepository contexts, Operations operations, Today today,
+    SessionController(People people, SignInThrottle throttle, SecurityContextRepository contexts, Operations operations,
+            Today today,
             CrownProperties properties) {
         this.people = people;
+        this.throttle = throttle;
         this.contexts = contexts;
         this.operations = operations;
         this.today = today;
@@ -61,10 +64,14 @@ class SessionController {
 
     @PostMapping
     Session signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
-        SignedIn person = people.withPassword(asked.email().strip().toLowerCase(Locale.ROOT), asked.password())
-                .orElseThrow(() -> Refusal
-                        .signInFailed(
-                                "This e-mail address and password do not belong together. Check both and try again."));
+        String email = asked.email().strip().toLowerCase(Locale.ROOT);
+        throttle.letThrough(email);
+        SignedIn person = people.withPassword(email, asked.password()).orElseThrow(() -> {
+            throttle.failed(email);
+            return Refusal.signInFailed(
+                    "This e-mail address and password do not belong together. Check both and try again.");
+        });
+        throttle.succeeded(email);
         if (request.getSession(false) != null) {
             request.changeSessionId();
         }

@@ -49,6 +49,10 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.UNAUTHORIZED, "sign-in-failed", List.of(new Finding("", message)));
     }
 
+    public static Refusal tooMany(String message) {
+        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", List.of(new Finding("", message)));
+    }
+
     HttpStatus status() {
         return status;
     }

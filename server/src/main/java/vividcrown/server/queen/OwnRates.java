@@ -1,27 +1,43 @@
 package vividcrown.server.queen;
 
+import java.util.Collection;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 
-/** The operation's own counts at each step of loss, laid over the trade's priors. */
+/** The operation's own counts at each step of loss, laid over the trade's priors. Counted once a change, by batch. */
 @Component
 public class OwnRates {
 
-    private static final String COUNTS = """
-            select count(*) filter (where take_counted_on is not null) as counted,
-                count(*) filter (where take_counted_on is not null and stage <> 'NOT_TAKEN') as took,
-                count(*) filter (where placed_as_cell_on is not null or caged_on is not null or stage = 'CULLED') as judged,
-                count(*) filter (where placed_as_cell_on is not null or caged_on is not null) as sound,
-                count(*) filter (where emerged_seen_on is not null or stage = 'DUD') as checked,
-                count(*) filter (where emerged_seen_on is not null) as emerged,
+    private static final String TALLY = """
+            insert into graft_tally (graft_id, operation_id, counted, took, judged, sound, checked, emerged, settled, mated)
+            select graft_id, current_operation(),
+                count(*) filter (where take_counted_on is not null),
+                count(*) filter (where take_counted_on is not null and stage <> 'NOT_TAKEN'),
+                count(*) filter (where placed_as_cell_on is not null or caged_on is not null or stage = 'CULLED'),
+                count(*) filter (where placed_as_cell_on is not null or caged_on is not null),
+                count(*) filter (where emerged_seen_on is not null or stage = 'DUD'),
+                count(*) filter (where emerged_seen_on is not null),
                 count(*) filter (where emerged_seen_on is not null and (eggs_seen_on is not null
-                    or drone_brood_seen_on is not null or ended_on is not null)) as settled,
+                    or drone_brood_seen_on is not null or ended_on is not null)),
                 count(*) filter (where emerged_seen_on is not null and eggs_seen_on is not null
-                    and drone_brood_seen_on is null) as mated
-            from queen where graft_id is not null
+                    and drone_brood_seen_on is null)
+            from queen where graft_id in (:grafts) group by graft_id
+            on conflict (graft_id) do update set counted = excluded.counted, took = excluded.took,
+                judged = excluded.judged, sound = excluded.sound, checked = excluded.checked,
+                emerged = excluded.emerged, settled = excluded.settled, mated = excluded.mated
             """;
+    private static final String COUNTS = """
+            select coalesce(sum(counted), 0) as counted, coalesce(sum(took), 0) as took,
+                coalesce(sum(judged), 0) as judged, coalesce(sum(sound), 0) as sound,
+                coalesce(sum(checked), 0) as checked, coalesce(sum(emerged), 0) as emerged,
+                coalesce(sum(settled), 0) as settled, coalesce(sum(mated), 0) as mated
+            from graft_tally
+            """;
+    /** PostgreSQL takes 65,535 parameters; a rebuild brings every batch at once. */
+    private static final int AT_ONCE = 1_000;
 
     private final JdbcClient jdbc;
 
@@ -56,5 +72,13 @@ public class OwnRates {
 
     public Counts counts() {
         return jdbc.sql(COUNTS).query(Counts.class).single();
+    }
+
+    /** Counts the queens of these batches again, after their rows have changed. */
+    void recount(Collection<UUID> grafts) {
+        var all = grafts.stream().distinct().toList();
+        for (int from = 0; from < all.size(); from += AT_ONCE) {
+            jdbc.sql(TALLY).param("grafts", all.subList(from, Math.min(from + AT_ONCE, all.size()))).update();
+        }
     }
 }

@@ -66,6 +66,7 @@ public class Queen {
     private @Nullable LocalDate droneBroodSeenOn;
     private @Nullable LocalDate notFoundOn;
     private @Nullable LocalDate markedOn;
+    private @Nullable LocalDate markLostOn;
     private @Nullable LocalDate endedOn;
     @Enumerated(EnumType.STRING)
     private @Nullable CullReason cullReason;
@@ -161,6 +162,7 @@ public class Queen {
             case DRONE_BROOD_SEEN -> droneBroodSeenOn;
             case NOT_FOUND -> notFoundOn;
             case MARKED -> markedOn;
+            case MARK_LOST -> markLostOn;
             case ENDED -> endedOn;
         };
     }
@@ -181,6 +183,7 @@ public class Queen {
             case DRONE_BROOD_SEEN -> droneBroodSeenOn = day;
             case NOT_FOUND -> notFoundOn = day;
             case MARKED -> markedOn = day;
+            case MARK_LOST -> markLostOn = day;
             case ENDED -> endedOn = day;
         }
     }

@@ -30,7 +30,8 @@ class QueenEntries {
             case DID_NOT_TAKE -> Optional.of(new QueenEvent.DidNotTake());
             case SEALED -> Optional.of(new QueenEvent.SealedSeen());
             case CULLED -> Optional.of(new QueenEvent.Culled(Objects.requireNonNull(detail.reason())));
-            case PLACED_IN_NUC -> Optional.of(new QueenEvent.PlacedInNuc(Objects.requireNonNull(detail.nuc())));
+            case PLACED_IN_NUC -> Optional.of(new QueenEvent.PlacedInNuc(
+                    Objects.requireNonNull(detail.nuc()), Optional.ofNullable(detail.place())));
             case CAGED_IN_INCUBATOR ->
                 Optional.of(new QueenEvent.CagedInIncubator(Objects.requireNonNull(detail.cage())));
             case EMERGED -> Optional.of(new QueenEvent.Emerged());
@@ -44,12 +45,13 @@ class QueenEntries {
             case DEAD -> Optional.of(new QueenEvent.Dead());
             case MARKED -> Optional.of(new QueenEvent.Marked(Objects.requireNonNull(detail.colour()),
                     Objects.requireNonNullElse(detail.number(), "")));
+            case MARK_LOST -> Optional.of(new QueenEvent.MarkLost());
             case TAKEN_OUT -> Optional.of(new QueenEvent.TakenOut(Objects.requireNonNullElse(detail.text(), "")));
             case NOTE -> Optional.of(new QueenEvent.Noted(Objects.requireNonNullElse(detail.text(), "")));
             case KNOWN -> Optional.of(new QueenEvent.Known(Objects.requireNonNull(detail.stage()),
                     Objects.requireNonNullElse(detail.emergenceYear(), 0)));
             case NOT_POSSIBLE, WITHDRAWN, STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED,
-                    BUILDER_SET_UP, NUC_SET_UP ->
+                    BUILDER_SET_UP, NUC_SET_UP, SETTINGS_CHANGED ->
                 Optional.empty();
         };
     }

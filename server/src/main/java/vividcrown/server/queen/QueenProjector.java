@@ -34,6 +34,7 @@ import vividcrown.server.journal.JournalEntry;
 import vividcrown.server.journal.Payloads;
 import vividcrown.server.journal.Projector;
 import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.settings.SettingsInForce;
 
 /** Makes the rows of cells and queens by folding their entries, and flags entries that clash. */
 @Component
@@ -45,9 +46,11 @@ class QueenProjector implements Projector, CupsFollow {
     private final Grafts grafts;
     private final Contradictions contradictions;
     private final NucOccupancy occupancy;
+    private final OwnRates rates;
+    private final SettingsInForce settings;
 
     QueenProjector(Journal journal, QueenEntries entries, Payloads payloads, Queens queens, Grafts grafts,
-            Contradictions contradictions, NucOccupancy occupancy) {
+            Contradictions contradictions, NucOccupancy occupancy, OwnRates rates, SettingsInForce settings) {
         this.journal = journal;
         this.entries = entries;
         this.payloads = payloads;
@@ -55,6 +58,8 @@ class QueenProjector implements Projector, CupsFollow {
         this.grafts = grafts;
         this.contradictions = contradictions;
         this.occupancy = occupancy;
+        this.rates = rates;
+        this.settings = settings;
     }
 
     @Override
@@ -129,9 +134,10 @@ class QueenProjector implements Projector, CupsFollow {
     private void write(List<Row> rows) {
         Set<UUID> nucs = new HashSet<>();
         List<ContradictionRecord> flags = new ArrayList<>();
+        Assumptions assumptions = settings.assumptions();
         for (Row row : rows) {
             row.queen().nucId().ifPresent(nucs::add);
-            flags.addAll(fold(row));
+            flags.addAll(fold(row, assumptions));
             row.queen().nucId().ifPresent(nucs::add);
         }
         queens.saveAll(rows.stream().map(Row::queen).toList());
@@ -139,15 +145,16 @@ class QueenProjector implements Projector, CupsFollow {
         contradictions.clear(rows.stream().map(row -> row.queen().id()).toList());
         contradictions.saveAllAndFlush(flags);
         occupancy.refresh(nucs);
+        rates.recount(rows.stream().flatMap(row -> row.queen().graftId().stream()).toList());
     }
 
-    private List<ContradictionRecord> fold(Row row) {
+    private List<ContradictionRecord> fold(Row row, Assumptions assumptions) {
         List<LifeEntry> life = new ArrayList<>();
         row.graft().ifPresent(graft -> life.add(new LifeEntry(graft.id(), graft.graftDay(), 0,
                 new QueenEvent.Grafted(graft.id(), row.queen().bar(), row.queen().cup()))));
         row.record().forEach(entry -> entries.lifeEntry(entry).ifPresent(life::add));
         LarvaAge larvaAge = row.graft().map(Graft::larvaAge).orElse(LarvaAge.FROM_12_TO_24_H);
-        LifeFold.Folded folded = LifeFold.fold(life, larvaAge, Assumptions.standard());
+        LifeFold.Folded folded = LifeFold.fold(life, larvaAge, assumptions);
         Optional<LifeEntry> placing = lastOf(life, QueenEvent.PlacedInNuc.class);
         Optional<CullReason> culled = lastOf(life, QueenEvent.Culled.class)
                 .map(entry -> ((QueenEvent.Culled) entry.event()).reason());

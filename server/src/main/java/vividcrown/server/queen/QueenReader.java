@@ -14,18 +14,20 @@ import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.queen.Due;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.QueenOutlook;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Thread;
 import vividcrown.core.queen.Whereabouts;
-import vividcrown.core.queen.YearColour;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.graft.Graft;
 import vividcrown.server.graft.Grafts;
+import vividcrown.server.settings.Settings;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 import vividcrown.server.yard.Builder;
@@ -42,13 +44,16 @@ public class QueenReader {
     private final Builders builders;
     private final Nucs nucs;
     private final OwnRates rates;
+    private final SettingsInForce settings;
 
-    QueenReader(Queens queens, Grafts grafts, Builders builders, Nucs nucs, OwnRates rates) {
+    QueenReader(Queens queens, Grafts grafts, Builders builders, Nucs nucs, OwnRates rates,
+            SettingsInForce settings) {
         this.queens = queens;
         this.grafts = grafts;
         this.builders = builders;
         this.nucs = nucs;
         this.rates = rates;
+        this.settings = settings;
     }
 
     /**
@@ -62,11 +67,14 @@ public class QueenReader {
     public List<Expected> expect(List<Queen> rows, LocalDate today) {
         Map<UUID, GraftPlan> plans = plans(rows);
         Rate mating = rates.counts().of(LossStep.MATING);
+        Settings own = settings.current();
+        Assumptions assumptions = own.assumptions();
+        MarkingScheme scheme = own.scheme();
         return rows.stream().map(queen -> {
             QueenLife life = queen.life();
             Optional<GraftPlan> plan = queen.graftId().map(plans::get);
             return new Expected(queen, life, plan,
-                    QueenOutlook.of(life, plan, Assumptions.standard(), mating, today));
+                    QueenOutlook.of(life, plan, assumptions, mating, scheme, today));
         }).toList();
     }
 
@@ -75,7 +83,8 @@ public class QueenReader {
                 .collect(Collectors.toMap(Nuc::id, Nuc::code));
         Map<UUID, String> mothers = queens.findAllById(ids(rows, Queen::motherId)).stream()
                 .collect(Collectors.toMap(Queen::id, QueenReader::called));
-        return expect(rows, today).stream().map(one -> view(one, nucCodes, mothers, today)).toList();
+        Settings own = settings.current();
+        return expect(rows, today).stream().map(one -> view(one, nucCodes, mothers, own, today)).toList();
     }
 
     /** How people call her: by name where she has one. */
@@ -93,7 +102,7 @@ public class QueenReader {
     }
 
     private static QueenView view(Expected one, Map<UUID, String> nucCodes, Map<UUID, String> mothers,
-            LocalDate today) {
+            Settings own, LocalDate today) {
         Queen queen = one.queen();
         QueenLife life = one.life();
         QueenOutlook outlook = one.outlook();
@@ -104,10 +113,10 @@ public class QueenReader {
                 life.isAlive(), nuc, inNuc ? nucCodes.get(nuc) : null, queen.cage().orElse(null),
                 queen.graftId().orElse(null), queen.bar(), queen.cup(), queen.motherId().orElse(null),
                 queen.motherId().map(mothers::get).orElse(null), life.emergenceYear(), life.mark(),
-                life.emergenceYear() == 0 ? null : YearColour.of(life.emergenceYear()),
+                life.emergenceYear() == 0 ? null : own.scheme().colourOf(life.emergenceYear()),
                 queen.cullReason().orElse(null), outlook.isLate(),
                 due.map(job -> job.isOverdueOn(today)).orElse(false), outlook.comesGood().orElse(null),
-                due.map(QueenReader::dueView).orElse(null), threadView(one, today));
+                due.map(QueenReader::dueView).orElse(null), threadView(one, own.assumptions(), today));
     }
 
     public static String stageText(Stage stage) {
@@ -119,8 +128,8 @@ public class QueenReader {
                 SpanView.of(due.window()), ReasonView.of(due.reasons()));
     }
 
-    private static QueenView.ThreadView threadView(Expected one, LocalDate today) {
-        Thread thread = Thread.of(one.life(), one.outlook(), Assumptions.standard(), today);
+    private static QueenView.ThreadView threadView(Expected one, Assumptions assumptions, LocalDate today) {
+        Thread thread = Thread.of(one.life(), one.outlook(), assumptions, today);
         List<QueenView.Seen> seen = Stream.of(Milestone.values()).filter(QueenReader::isSeen)
                 .flatMap(milestone -> one.life().on(milestone).map(day -> new QueenView.Seen(day, milestone)).stream())
                 .sorted(Comparator.comparing(QueenView.Seen::day)).toList();
@@ -137,7 +146,8 @@ public class QueenReader {
     private static boolean isSeen(Milestone milestone) {
         return switch (milestone) {
             case TAKE_COUNTED, SEALED_SEEN, PLACED_AS_CELL, PLACED_AS_VIRGIN, CAGED, EMERGED_SEEN,
-                    LAST_LOOK_WITHOUT_EGGS, EGGS_SEEN, SEALED_BROOD_SEEN, DRONE_BROOD_SEEN, NOT_FOUND, MARKED ->
+                    LAST_LOOK_WITHOUT_EGGS, EGGS_SEEN, SEALED_BROOD_SEEN, DRONE_BROOD_SEEN, NOT_FOUND, MARKED,
+                    MARK_LOST ->
                 true;
             case GRAFTED, VIRGIN_SEEN, ENDED -> false;
         };

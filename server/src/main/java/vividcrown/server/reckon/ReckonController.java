@@ -20,6 +20,7 @@ import vividcrown.core.odds.Rate;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.LifeFold;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.QueenOutlook;
@@ -84,7 +85,7 @@ class ReckonController {
     /** What was seen or done. */
     enum Seen {
         TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET,
-        EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, TAKEN_OUT
+        EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST, TAKEN_OUT
     }
 
     /**
@@ -124,7 +125,8 @@ class ReckonController {
         LifeFold.Folded folded = LifeFold.fold(entries,
                 plan.map(GraftPlan::larvaAge).orElse(LarvaAge.FROM_12_TO_24_H), Assumptions.standard());
         QueenLife life = folded.life();
-        QueenOutlook outlook = QueenOutlook.of(life, plan, Assumptions.standard(), mating(asked), asked.today());
+        QueenOutlook outlook = QueenOutlook.of(life, plan, Assumptions.standard(), mating(asked),
+                MarkingScheme.INTERNATIONAL, asked.today());
         return new QueenLifeAnswer(life.stage(), outlook.emergence().map(SpanView::of).orElse(null),
                 outlook.flights().map(SpanView::of).orElse(null), outlook.firstEggs().map(SpanView::of).orElse(null),
                 outlook.flatBrood().map(SpanView::of).orElse(null),
@@ -135,7 +137,7 @@ class ReckonController {
                 outlook.handsOff().stream()
                         .map(shut -> new HandsOff(SpanView.of(shut.days()), ReasonView.of(shut.reason()))).toList(),
                 outlook.isLate(), outlook.comesGood().orElse(null),
-                life.emergenceYear() == 0 ? null : YearColour.of(life.emergenceYear()),
+                life.emergenceYear() == 0 ? null : MarkingScheme.INTERNATIONAL.colourOf(life.emergenceYear()),
                 folded.contradictions().stream()
                         .map(one -> new Clash((int) one.entry().getLeastSignificantBits(), one.clash().toString()))
                         .toList());
@@ -201,6 +203,7 @@ class ReckonController {
             case NOT_FOUND -> new QueenEvent.NotFound();
             case DEAD -> new QueenEvent.Dead();
             case MARKED -> new QueenEvent.Marked(YearColour.WHITE, "");
+            case MARK_LOST -> new QueenEvent.MarkLost();
             case TAKEN_OUT -> new QueenEvent.TakenOut("");
         };
     }

@@ -12,6 +12,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.queen.Due;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Work;
 import vividcrown.core.rearing.CalendarStep;
 import vividcrown.core.rearing.GraftCalendar;
@@ -29,6 +30,8 @@ import vividcrown.server.graft.Grafts;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.Settings;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Builder;
 import vividcrown.server.yard.Builders;
 import vividcrown.server.yard.Nuc;
@@ -52,14 +55,17 @@ public class Jobs {
     private final Grafts grafts;
     private final Queens queens;
     private final QueenReader reader;
+    private final SettingsInForce settings;
 
-    Jobs(Yards yards, Nucs nucs, Builders builders, Grafts grafts, Queens queens, QueenReader reader) {
+    Jobs(Yards yards, Nucs nucs, Builders builders, Grafts grafts, Queens queens, QueenReader reader,
+            SettingsInForce settings) {
         this.yards = yards;
         this.nucs = nucs;
         this.builders = builders;
         this.grafts = grafts;
         this.queens = queens;
         this.reader = reader;
+        this.settings = settings;
     }
 
     /**
@@ -78,19 +84,21 @@ public class Jobs {
         Map<UUID, Nuc> nucsById = nucs.findAll().stream().collect(Collectors.toMap(Nuc::id, Function.identity()));
         List<QueenReader.Expected> expected = reader.expect(queens.atWork(), today);
         List<Stop> stops = new ArrayList<>();
+        Settings own = settings.current();
         expected.forEach(one -> one.outlook().due()
-                .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById))));
-        List<Queen> ripe = atBatches(stops, yardsById, today);
+                .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById, own.scheme()))));
+        List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> nucOfCell = atEmptyNucs(stops, ripe, yardsById, nucsById, today);
         return new Found(stops, expected, yardsById, nucsById, nucOfCell);
     }
 
-    private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs) {
+    private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs,
+            MarkingScheme scheme) {
         Queen queen = one.queen();
         Stop.Box box = queen.cage().map(Jobs::cage)
                 .orElseGet(() -> box(nucs.get(queen.nucId().orElseThrow()), yards));
         return new Stop(box, due.work().name(), queen.id(), Sentence.of("work." + due.work().name()), due.window(),
-                due.reasons(), Kit.toDo(due.work(), one.life().emergenceYear()));
+                due.reasons(), Kit.toDo(due.work(), one.life().emergenceYear(), scheme));
     }
 
     private static Stop.Box cage(int number) {
@@ -103,7 +111,8 @@ public class Jobs {
     }
 
     /** @return the ripe cells that can be placed today, the oldest batch first */
-    private List<Queen> atBatches(List<Stop> stops, Map<UUID, Yard> yards, LocalDate today) {
+    private List<Queen> atBatches(List<Stop> stops, Map<UUID, Yard> yards, Assumptions assumptions,
+            LocalDate today) {
         Map<UUID, Builder> boxes = builders.findAll().stream()
                 .collect(Collectors.toMap(Builder::id, Function.identity()));
         List<Graft> running = grafts
@@ -116,7 +125,7 @@ public class Jobs {
             Builder builder = boxes.get(graft.builderId());
             Yard yard = yards.get(builder.yardId());
             Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
-            GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), Assumptions.standard());
+            GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), assumptions);
             List<Queen> cells = onTheBar.getOrDefault(graft.id(), List.of());
             for (StepKind kind : BatchSteps.open(graft, calendar)) {
                 CalendarStep step = calendar.step(kind).orElseThrow();

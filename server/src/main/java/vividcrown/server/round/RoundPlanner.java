@@ -16,7 +16,6 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.MatingHours;
 import vividcrown.core.queen.Whereabouts;
@@ -37,6 +36,7 @@ import vividcrown.server.round.RoundController.Late;
 import vividcrown.server.round.RoundController.RoundPage;
 import vividcrown.server.round.RoundController.StopView;
 import vividcrown.server.round.RoundController.YardStops;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.weather.WeatherStation;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
@@ -55,13 +55,16 @@ class RoundPlanner {
     private final Journal journal;
     private final Payloads payloads;
     private final Today today;
+    private final SettingsInForce settings;
 
-    RoundPlanner(Jobs jobs, QueenReader reader, Journal journal, Payloads payloads, Today today) {
+    RoundPlanner(Jobs jobs, QueenReader reader, Journal journal, Payloads payloads, Today today,
+            SettingsInForce settings) {
         this.jobs = jobs;
         this.reader = reader;
         this.journal = journal;
         this.payloads = payloads;
         this.today = today;
+        this.settings = settings;
     }
 
     @Transactional(readOnly = true)
@@ -137,14 +140,15 @@ class RoundPlanner {
                 ofBatch ? stop.subject() : null);
     }
 
-    private static List<Late> late(Jobs.Found found, LocalDate day) {
+    private List<Late> late(Jobs.Found found, LocalDate day) {
+        int dronesOnly = settings.assumptions().dronesOnly();
         return found.expected().stream().filter(one -> one.outlook().comesGood().isPresent()).map(one -> {
             LocalDate emerged = one.outlook().emergence().orElseThrow().likely();
             Queen queen = one.queen();
             return new Late(queen.id(), queen.code(),
                     queen.nucId().map(found.nucs()::get).map(Nuc::code).orElse(null),
                     (int) ChronoUnit.DAYS.between(emerged, day), one.outlook().comesGood().orElseThrow(),
-                    emerged.plusDays(Assumptions.standard().dronesOnly()));
+                    emerged.plusDays(dronesOnly));
         }).sorted(Comparator.comparingDouble(Late::comesGood)).toList();
     }
 }

@@ -9,6 +9,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import vividcrown.server.demo.DemoOperation;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
@@ -83,22 +84,26 @@ class PersonTest {
                 .status()).isEqualTo(422);
     }
 
-    /** The second lock: even a query that forgets the operation sees only its rows, and without one sees none. */
-    @Test
-    void the_database_itself_holds_rows_of_operations_apart() {
-        Application.Demo demo = application.demo();
-        application.demo();
-        JdbcClient database = application.context().getBean(JdbcClient.class);
-        String count = "select count(*) from queen";
-        int own = CurrentOperation.in(demo.operation(), () -> database.sql(count).query(Integer.class).single());
-        assertThat(own).isEqualTo(6 * 45 + 4);
-        assertThat(database.sql(count).query(Integer.class).single()).isZero();
-    }
-
     @Test
     void signing_out_ends_the_session() {
         Client owner = application.signedIn(application.demo().ownerEmail());
         assertThat(owner.delete("/api/v1/session").status()).isEqualTo(204);
         assertThat(owner.get("/api/v1/round").status()).isEqualTo(401);
+    }
+
+    @Test
+    void guessing_passwords_is_slowed_down_for_that_address_alone() {
+        Application.Demo demo = application.demo();
+        Client guesser = new Client(application.address());
+        guesser.get("/api/v1/session");
+        Client.Answer answer = guesser.post("/api/v1/session", Map.of("email", demo.ownerEmail(), "password", "no"));
+        for (int guess = 0; guess < 12 && answer.status() == 401; guess++) {
+            answer = guesser.post("/api/v1/session", Map.of("email", demo.ownerEmail(), "password", "no" + guess));
+        }
+        assertThat(answer.status()).isEqualTo(429);
+        assertThat(answer.findings()).singleElement().asString().contains("Wait 10 minutes");
+        assertThat(guesser.post("/api/v1/session",
+                Map.of("email", demo.ownerEmail(), "password", DemoOperation.PASSWORD)).status()).isEqualTo(429);
+        assertThat(application.signedIn(demo.crewEmail()).get("/api/v1/round").status()).isEqualTo(200);
     }
 }

@@ -1,0 +1,7 @@
+package vividcrown.server.settings;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface SettingsRecords extends JpaRepository<SettingsRecord, UUID> {
+}

@@ -1,0 +1,108 @@
+import 'fake-indexeddb/auto'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { api } from '../api/client'
+import { enqueue, flush, keepAnyway, takeBack, type Parcel } from './outbox'
+
+type Sent = { body: Pick<Parcel, 'entries' | 'keepContradictions'> }
+
+const ilva = 'ilva'
+
+const parcel = (id: string, personId = ilva): Parcel => ({
+  id,
+  personId,
+  label: id,
+  keepContradictions: false,
+  entries: [
+    {
+      id,
+      happenedAt: '2026-06-09T10:00:00+02:00',
+      subjectKind: 'QUEEN',
+      subjectId: '00000000-0000-7000-8000-000000000001',
+      kind: 'EGGS_SEEN',
+    },
+  ],
+})
+
+/** A server that answers in turn; what it was sent is kept. */
+function server(...answers: (number | 'no signal')[]): { sent: string[]; kept: boolean[] } {
+  const seen = { sent: [] as string[], kept: [] as boolean[] }
+  vi.spyOn(api, 'POST').mockImplementation((async (_path: string, { body }: Sent) => {
+    const answer = answers.shift() ?? 200
+    if (answer === 'no signal') throw new TypeError('failed to fetch')
+    seen.sent.push(body.entries[0]?.id ?? '')
+    seen.kept.push(body.keepContradictions)
+    const response = new Response(null, { status: answer })
+    return answer === 200 ? { data: { recorded: [] }, response } : { error: {}, response }
+  }) as never)
+  return seen
+}
+
+beforeEach(async () => {
+  for (const id of ['a', 'b', 'c', 'theirs']) await takeBack(id)
+})
+
+describe('the outbox', () => {
+  it('sends what waits in the order of entry', async () => {
+    const { sent } = server()
+    await enqueue(parcel('a'))
+    await enqueue(parcel('b'))
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(sent).toEqual(['a', 'b'])
+    expect(await flush(ilva)).toBe('nothing-to-send')
+  })
+
+  it('keeps everything while there is no signal, and loses nothing', async () => {
+    server('no signal')
+    await enqueue(parcel('a'))
+    await enqueue(parcel('b'))
+    expect(await flush(ilva)).toBe('unreachable')
+    const { sent } = server()
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(sent).toEqual(['a', 'b'])
+  })
+
+  it('treats a gateway that is down as a lost signal, not as a refusal', async () => {
+    server(503)
+    await enqueue(parcel('a'))
+    expect(await flush(ilva)).toBe('unreachable')
+    const { sent } = server()
+    await flush(ilva)
+    expect(sent).toEqual(['a'])
+  })
+
+  it('waits for a new sign-in where the session has ended', async () => {
+    server(401)
+    await enqueue(parcel('a'))
+    expect(await flush(ilva)).toBe('signed-out')
+    expect(await takeBack('a')).toBe(true)
+  })
+
+  it('sends the rest although one was refused, and the refused one only once somebody decides', async () => {
+    const first = server(409)
+    await enqueue(parcel('a'))
+    await enqueue(parcel('b'))
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(first.sent).toEqual(['a', 'b'])
+    const again = server()
+    expect(await flush(ilva)).toBe('nothing-to-send')
+    await keepAnyway('a')
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(again).toEqual({ sent: ['a'], kept: [true] })
+  })
+
+  it("never sends one person's entries in another's name", async () => {
+    const { sent } = server()
+    await enqueue(parcel('theirs', 'jory'))
+    expect(await flush(ilva)).toBe('nothing-to-send')
+    expect(sent).toEqual([])
+  })
+
+  it('can be taken back before it was sent, and not after', async () => {
+    server()
+    await enqueue(parcel('a'))
+    expect(await takeBack('a')).toBe(true)
+    await enqueue(parcel('b'))
+    await flush(ilva)
+    expect(await takeBack('b')).toBe(false)
+  })
+})

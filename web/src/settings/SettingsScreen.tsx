@@ -1,0 +1,196 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { answered, api } from '../api/client'
+import type { Settings, SettingsPage } from '../api/types'
+import { useSession } from '../session/queries'
+import { Answer, Findings, Page } from '../ui/Page'
+import { linesOf, ownFigures, type FigureLine } from './figures'
+import { settingsQuery } from './queries'
+
+const CODE = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
+const PARTS = ['earliest', 'likely', 'latest'] as const
+
+export default function SettingsScreen() {
+  const { t } = useTranslation()
+  const query = useQuery(settingsQuery)
+  return (
+    <Page title={t('nav.settings')} lead={t('settings.lead')}>
+      <Answer query={query}>{(page) => <Form page={page} />}</Answer>
+    </Page>
+  )
+}
+
+function Form({ page }: { page: SettingsPage }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const mayChange = useSession().role === 'OWNER'
+  const [units, setUnits] = useState(page.settings.units)
+  const [marking, setMarking] = useState(page.settings.marking)
+  const [lines, setLines] = useState(() => linesOf(page.standard, page.settings.figures))
+  const { own, half } = ownFigures(lines)
+  const change = useMutation({
+    mutationFn: (body: Settings) => answered(api.PUT('/api/v1/settings', { body })),
+    onSuccess: () => client.invalidateQueries(),
+  })
+  return (
+    <form
+      className="max-w-4xl"
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (half.length === 0) change.mutate({ figures: own, marking, units })
+      }}
+    >
+      <fieldset disabled={!mayChange}>
+        {!mayChange && <p className="mb-4 font-semibold">{t('settings.ownerOnly')}</p>}
+        <Marking marking={marking} setMarking={setMarking} />
+        <label className="mt-6 block max-w-xs">
+          <span className="mb-1 block font-read text-xl">{t('settings.units')}</span>
+          <select
+            className="field"
+            value={units}
+            onChange={(event) => setUnits(event.target.value as typeof units)}
+          >
+            <option value="METRIC">{t('settings.METRIC')}</option>
+            <option value="US">{t('settings.US')}</option>
+          </select>
+        </label>
+        <Figures page={page} lines={lines} setLines={setLines} />
+        {half[0] && (
+          <p role="alert" className="mt-3 font-semibold text-crown">
+            {t('settings.three', { figure: t(`settings.name.${half[0].figure}`) })}
+          </p>
+        )}
+        <Findings error={change.error} />
+        {change.isSuccess && (
+          <p role="status" className="mt-3 font-read text-lg">
+            {t('settings.kept')}
+          </p>
+        )}
+        {mayChange && (
+          <button className="act act-main mt-4" disabled={change.isPending}>
+            {t('settings.keep')}
+          </button>
+        )}
+      </fieldset>
+    </form>
+  )
+}
+
+function Marking({
+  marking,
+  setMarking,
+}: {
+  marking: Settings['marking']
+  setMarking: (next: Settings['marking']) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="marking">
+      <h2 id="marking" className="text-xl">
+        {t('settings.marking')}
+      </h2>
+      <p className="mt-1 text-ink-2">{t('settings.markingHow')}</p>
+      <div className="mt-2 flex flex-wrap gap-3">
+        {marking.map((colour, index) => (
+          <label key={index}>
+            <span className="block text-sm text-ink-2">{t(`settings.years.${index}`)}</span>
+            <select
+              className="field w-36"
+              value={colour}
+              onChange={(event) =>
+                setMarking(
+                  marking.map((one, at) =>
+                    at === index ? (event.target.value as typeof colour) : one,
+                  ),
+                )
+              }
+            >
+              {CODE.map((one) => (
+                <option key={one} value={one}>
+                  {t(`colour.${one}`)}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+        <button type="button" className="act self-end" onClick={() => setMarking([...CODE])}>
+          {t('settings.international')}
+        </button>
+      </div>
+    </section>
+  )
+}
+
+function Figures({
+  page,
+  lines,
+  setLines,
+}: {
+  page: SettingsPage
+  lines: FigureLine[]
+  setLines: (next: FigureLine[]) => void
+}) {
+  const { t } = useTranslation()
+  const write = (row: number, part: number, value: string) =>
+    setLines(
+      lines.map((line, at) =>
+        at === row
+          ? {
+              ...line,
+              days: line.days.map((day, index) =>
+                index === part ? value : day,
+              ) as typeof line.days,
+            }
+          : line,
+      ),
+    )
+  return (
+    <section aria-labelledby="figures" className="mt-6">
+      <h2 id="figures" className="text-xl">
+        {t('settings.figures')}
+      </h2>
+      <p className="mt-1 text-ink-2">{t('settings.figuresHow')}</p>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-labelledby="figures">
+        <table className="mt-2 w-full min-w-[44rem] text-left">
+          <thead className="text-sm text-ink-2">
+            <tr className="border-b-2 border-ink">
+              <th className="py-1 pr-3 font-normal">{t('settings.figure')}</th>
+              <th className="pr-3 font-normal">{t('settings.trade')}</th>
+              <th className="pr-3 font-normal">{t('settings.own')}</th>
+              <th className="font-normal">{t('settings.source')}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {page.standard.map(({ value, source }, row) => (
+              <tr key={value.figure} className="border-b border-rule">
+                <td className="py-1 pr-3">{t(`settings.name.${value.figure}`)}</td>
+                <td className="pr-3 whitespace-nowrap">
+                  {value.earliest === value.latest
+                    ? value.likely
+                    : `${value.earliest} · ${value.likely} · ${value.latest}`}
+                </td>
+                <td className="pr-3 whitespace-nowrap">
+                  {PARTS.map((part, index) => (
+                    <input
+                      key={part}
+                      className="field mr-1 inline-block w-18"
+                      type="number"
+                      min={0}
+                      max={90}
+                      step={0.5}
+                      aria-label={`${t(`settings.name.${value.figure}`)}, ${t(`settings.${part}`)}`}
+                      value={lines[row]?.days[index] ?? ''}
+                      onChange={(event) => write(row, index, event.target.value)}
+                    />
+                  ))}
+                </td>
+                <td className="text-sm text-ink-2">{source}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  )
+}

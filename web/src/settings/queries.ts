@@ -1,0 +1,17 @@
+import { queryOptions, useQuery } from '@tanstack/react-query'
+import { answered, api } from '../api/client'
+
+export const settingsQuery = queryOptions({
+  queryKey: ['settings'],
+  queryFn: () => answered(api.GET('/api/v1/settings')),
+  staleTime: 300_000,
+})
+
+/** Air temperature as this operation reads it. */
+export function useDegrees(): (celsius: number) => string {
+  const units = useQuery(settingsQuery).data?.settings.units ?? 'METRIC'
+  return (celsius) => degrees(celsius, units)
+}
+
+export const degrees = (celsius: number, units: 'METRIC' | 'US'): string =>
+  units === 'US' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${Math.round(celsius)} °C`
