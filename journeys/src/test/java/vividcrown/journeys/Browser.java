@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
@@ -23,8 +24,18 @@ public final class Browser implements ParameterResolver {
 
         /** A device of its own: cookies and storage apart from every other. */
         public BrowserContext device(int width, int height) {
+            return device(width, height, ServiceWorkerPolicy.BLOCK);
+        }
+
+        /** A phone that keeps the screens, as a real one does; here journeys cannot stand between it and the server. */
+        public BrowserContext phoneThatKeepsTheScreens() {
+            return device(390, 844, ServiceWorkerPolicy.ALLOW);
+        }
+
+        private BrowserContext device(int width, int height, ServiceWorkerPolicy keeping) {
             BrowserContext device = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
-                    .setViewportSize(width, height).setLocale("en-GB").setTimezoneId("Europe/Zurich"));
+                    .setViewportSize(width, height).setLocale("en-GB").setTimezoneId("Europe/Zurich")
+                    .setServiceWorkers(keeping));
             device.setDefaultTimeout(15_000);
             return device;
         }

@@ -3,6 +3,7 @@ package vividcrown.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
@@ -64,6 +65,33 @@ class YardJourney {
         taps(firstCheck(), "saw something else");
         taps(firstCheck(), "^Dud$");
         assertThat(owner.page.locator("[data-code='" + code + "'][data-job=GIVE_CELL]")).isVisible();
+    }
+
+    @Test
+    void the_round_opens_in_a_yard_without_any_signal() {
+        BrowserContext phone = browser.phoneThatKeepsTheScreens();
+        Notebook inTheYard = new Notebook(phone.newPage(), application.address());
+        inTheYard.opensAndSignsIn(demo.ownerEmail());
+        inTheYard.stops("CHECK_EMERGENCE").first().waitFor();
+        inTheYard.page.evaluate("() => navigator.serviceWorker.ready");
+        inTheYard.page.waitForFunction("""
+                async () => new Promise(found => {
+                    const opening = indexedDB.open('vivid-crown-kept')
+                    opening.onsuccess = () => {
+                        const asked = opening.result.transaction('kept').objectStore('kept').get('answers')
+                        asked.onsuccess = () => { opening.result.close(); found(/CHECK_EMERGENCE/.test(asked.result?.value)) }
+                    }
+                })""");
+        phone.setOffline(true);
+        inTheYard.page.reload();
+        Locator stop = inTheYard.stops("CHECK_EMERGENCE").first();
+        String code = stop.getAttribute("data-code");
+        taps(stop, "done, Emerged");
+        phone.setOffline(false);
+        inTheYard.sent();
+        inTheYard.page.reload();
+        assertThat(inTheYard.stops("CHECK_EMERGENCE").first()).isVisible();
+        assertThat(inTheYard.page.locator("[data-code='" + code + "'][data-job=CHECK_EMERGENCE]")).hasCount(0);
     }
 
     @Test

@@ -23,7 +23,8 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/v1/reckon/**"))
-
+                // Only signing in begins a session: a refused question that began one could overwrite it a moment later.
+                .requestCache(cache -> cache.disable())
                 .addFilterAfter(new OperationFilter(), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))

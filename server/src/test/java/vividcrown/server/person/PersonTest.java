@@ -85,6 +85,22 @@ class PersonTest {
     }
 
     @Test
+    void only_signing_in_begins_a_session() {
+        int before = sessions();
+        Client stranger = new Client(application.address());
+        assertThat(stranger.get("/api/v1/session").status()).isEqualTo(401);
+        assertThat(stranger.get("/api/v1/round").status()).isEqualTo(401);
+        assertThat(sessions()).isEqualTo(before);
+        application.signedIn(application.demo().ownerEmail());
+        assertThat(sessions()).isEqualTo(before + 1);
+    }
+
+    private int sessions() {
+        return application.context().getBean(JdbcClient.class).sql("select count(*) from spring_session")
+                .query(Integer.class).single();
+    }
+
+    @Test
     void signing_out_ends_the_session() {
         Client owner = application.signedIn(application.demo().ownerEmail());
         assertThat(owner.delete("/api/v1/session").status()).isEqualTo(204);
