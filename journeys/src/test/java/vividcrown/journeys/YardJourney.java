@@ -18,6 +18,23 @@ import vividcrown.server.support.Application;
 @ExtendWith({Application.class, Browser.class})
 class YardJourney {
 
+    /** Waits until the round's answer is in the device's own store, and says whether it came there. */
+    private static final String KEPT_ON_THE_DEVICE = """
+            async () => {
+                for (let look = 0; look < 60; look++) {
+                    const answers = await new Promise(found => {
+                        const opening = indexedDB.open('vivid-crown-kept')
+                        opening.onsuccess = () => {
+                            const asked = opening.result.transaction('kept').objectStore('kept').get('answers')
+                            asked.onsuccess = () => { opening.result.close(); found(asked.result?.value) }
+                        }
+                    })
+                    if (/CHECK_EMERGENCE/.test(answers)) return true
+                    await new Promise(wait => setTimeout(wait, 250))
+                }
+                return false
+            }""";
+
     private final Application.Running application;
     private final Browser.Running browser;
     private Application.Demo demo;
@@ -74,14 +91,7 @@ class YardJourney {
         inTheYard.opensAndSignsIn(demo.ownerEmail());
         inTheYard.stops("CHECK_EMERGENCE").first().waitFor();
         inTheYard.page.evaluate("() => navigator.serviceWorker.ready");
-        inTheYard.page.waitForFunction("""
-                async () => new Promise(found => {
-                    const opening = indexedDB.open('vivid-crown-kept')
-                    opening.onsuccess = () => {
-                        const asked = opening.result.transaction('kept').objectStore('kept').get('answers')
-                        asked.onsuccess = () => { opening.result.close(); found(/CHECK_EMERGENCE/.test(asked.result?.value)) }
-                    }
-                })""");
+        assertThat((Boolean) inTheYard.page.evaluate(KEPT_ON_THE_DEVICE)).isTrue();
         phone.setOffline(true);
         inTheYard.page.reload();
         Locator stop = inTheYard.stops("CHECK_EMERGENCE").first();

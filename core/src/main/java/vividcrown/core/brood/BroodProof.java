@@ -1,0 +1,43 @@
+package vividcrown.core.brood;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.Until;
+
+/**
+ * What brood, cells and known events prove about the queen, as of a day. Everything here follows from the facts given;
+ * what was not looked for proves nothing.
+ *
+ * @param layings the times in which a queen laid, the oldest first
+ * @param lastEgg when a queen laid last; without a proof of any layer only a latest day. Empty if nothing is proven
+ * @param queenlessSince the first day on which no queen laid, if none lays now for certain or by what was done
+ * @param noOpenBroodFrom the first day with neither eggs nor larvae, if no more eggs are laid
+ * @param lastWorkerEmerges when the last worker emerges, if no more eggs are laid: the first day with no sealed brood
+ * @param lastDroneEmerges the same where there is drone comb
+ * @param noNewCellsFrom from when no queen cell can be begun any more, if no more eggs are laid
+ * @param cells the age of every cell seen, in the order of the readings
+ * @param next the queen to come, if one is on the way
+ * @param broodless the days without any brood that mites could be in, from the last brood to the next queen's first
+ *        sealed; empty if they overlap
+ * @param clashes facts that cannot all be true
+ */
+public record BroodProof(LocalDate asOf, List<Laying> layings, Optional<Until> lastEgg,
+        Optional<Until> queenlessSince, Optional<Until> noOpenBroodFrom, Optional<Until> lastWorkerEmerges,
+        Optional<Until> lastDroneEmerges, Optional<Until> noNewCellsFrom, List<CellAge> cells,
+        Optional<NextQueen> next, Optional<DatedSpan> broodless, List<Clash> clashes, List<Reason> reasons) {
+
+    public BroodProof {
+        layings = List.copyOf(layings);
+        cells = List.copyOf(cells);
+        clashes = List.copyOf(clashes);
+        reasons = List.copyOf(reasons);
+    }
+
+    /** The newest time of laying that is proven. */
+    public Optional<Laying> newest() {
+        return layings.isEmpty() ? Optional.empty() : Optional.of(layings.getLast());
+    }
+}

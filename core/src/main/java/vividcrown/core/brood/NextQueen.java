@@ -1,0 +1,29 @@
+package vividcrown.core.brood;
+
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.time.DatedSpan;
+
+/**
+ * A queen on the way: from a cell, a virgin given, or larvae that the bees may raise one from.
+ *
+ * @param emerges when the first virgin comes out
+ * @param flights when she may fly to mate: leave it shut
+ * @param firstEggs when she begins to lay
+ * @param flatSealed when her brood can be judged
+ */
+public record NextQueen(Origin origin, DatedSpan emerges, DatedSpan flights, DatedSpan firstEggs, DatedSpan flatSealed,
+        Reason reason) {
+
+    /** Where she comes from. */
+    public enum Origin {
+        CELL_SEEN, CELL_GIVEN, VIRGIN_GIVEN, VIRGIN_SEEN, EMERGENCY_LARVA
+    }
+
+    static NextQueen of(Origin origin, DatedSpan emerges, Assumptions assumptions, Reason reason) {
+        DatedSpan firstEggs = emerges.plus(assumptions.span(Figure.FIRST_EGGS));
+        return new NextQueen(origin, emerges, emerges.plus(assumptions.span(Figure.MATING_FLIGHTS)), firstEggs,
+                firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)), reason);
+    }
+}

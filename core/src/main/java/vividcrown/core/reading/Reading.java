@@ -1,0 +1,63 @@
+package vividcrown.core.reading;
+
+import java.time.LocalDate;
+import java.util.Arrays;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What was seen at a colony on one day. What stands in neither set was not looked for, and proves nothing.
+ *
+ * @param seen signs that were there, with the general ones above them
+ * @param absent signs that were looked for on every frame and were not there, with the particular ones below them
+ * @param cells queen cells and cups, by look and place
+ */
+public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<CellsSeen> cells) {
+
+    /** @throws IllegalArgumentException if a sign is both seen and absent */
+    public Reading {
+        EnumSet<Sign> there = EnumSet.noneOf(Sign.class);
+        seen.forEach(sign -> there.addAll(sign.upwards()));
+        if (cells.stream().anyMatch(cell -> cell.look().isAlive())) {
+            there.add(Sign.QUEEN_CELLS);
+        }
+        EnumSet<Sign> missing = EnumSet.noneOf(Sign.class);
+        absent.forEach(sign -> missing.addAll(sign.downwards()));
+        EnumSet<Sign> both = EnumSet.copyOf(there);
+        both.retainAll(missing);
+        if (!both.isEmpty()) {
+            throw new IllegalArgumentException("%s: %s cannot be both seen and absent".formatted(day, both));
+        }
+        seen = Set.copyOf(there);
+        absent = Set.copyOf(missing);
+        cells = List.copyOf(cells);
+    }
+
+    public static Reading of(LocalDate day, Sign... seen) {
+        return new Reading(day, Set.copyOf(Arrays.asList(seen)), Set.of(), List.of());
+    }
+
+    /** The same reading, these signs looked for and not there. */
+    public Reading without(Sign... signs) {
+        EnumSet<Sign> all = EnumSet.noneOf(Sign.class);
+        all.addAll(absent);
+        all.addAll(Arrays.asList(signs));
+        return new Reading(day, seen, all, cells);
+    }
+
+    /** The same reading with these cells. */
+    public Reading with(CellLook look, CombPlace place, int count) {
+        List<CellsSeen> all = new java.util.ArrayList<>(cells);
+        all.add(new CellsSeen(look, place, count));
+        return new Reading(day, seen, absent, all);
+    }
+
+    public boolean saw(Sign sign) {
+        return seen.contains(sign);
+    }
+
+    public boolean missed(Sign sign) {
+        return absent.contains(sign);
+    }
+}

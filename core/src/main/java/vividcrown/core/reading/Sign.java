@@ -1,0 +1,118 @@
+package vividcrown.core.reading;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import vividcrown.core.reason.Sentence;
+
+/**
+ * Something that can be seen, heard or weighed at a colony. A general sign stands above the particular ones:
+ * {@link #EGGS} above {@link #EGGS_SEVERAL}; who saw the particular has seen the general, and where the general is
+ * absent the particular is too.
+ */
+public enum Sign {
+    // --- brood, from the general to the particular
+    /** Brood of any kind and age. */
+    BROOD,
+    /** Eggs or larvae. */
+    OPEN_BROOD(BROOD), EGGS(OPEN_BROOD),
+    /** One egg to a cell, at the bottom. */
+    EGGS_SINGLE(EGGS),
+    /** Several eggs to a cell. */
+    EGGS_SEVERAL(EGGS), EGGS_ON_WALLS(EGGS),
+    /** Upright eggs: laid today or yesterday. */
+    EGGS_STANDING(EGGS),
+    /** Eggs lying flat: in their third day. */
+    EGGS_LYING(EGGS), LARVAE(OPEN_BROOD),
+    /** Up to three days after hatching. */
+    YOUNG_LARVAE(LARVAE), OLD_LARVAE(LARVAE), SEALED_BROOD(BROOD),
+    /** Flat caps: worker brood. */
+    SEALED_WORKER(SEALED_BROOD),
+    /** Worker brood sealed in a solid patch. */
+    SEALED_WORKER_SOLID(SEALED_WORKER),
+    /** Worker brood with many gaps; not the ring of cells between two cycles. */
+    SEALED_WORKER_SPOTTY(SEALED_WORKER),
+    /** Domed caps, anywhere. */
+    SEALED_DRONE(SEALED_BROOD),
+    /** Domed caps in drone comb, as in every strong colony in season. */
+    SEALED_DRONE_IN_DRONE_COMB(SEALED_DRONE),
+    /** Domed or bullet caps scattered in worker comb. */
+    SEALED_DRONE_SCATTERED(SEALED_DRONE),
+    /** Young workers biting through their caps. */
+    EMERGING_WORKERS(SEALED_BROOD),
+    // --- the comb
+    /** Clean, polished, empty cells in the place of the brood nest: they expect a queen to lay. */
+    POLISHED_CELLS,
+    /** Nectar dribbled into the place of the brood nest: they do not. */
+    NECTAR_IN_NEST, POLLEN, NECTAR, SEALED_HONEY, EMPTY_COMB, FOUNDATION,
+    // --- queens and cells
+    QUEEN, QUEEN_MARKED(QUEEN),
+    /** A queen without a mark where a marked one was. */
+    QUEEN_UNMARKED(QUEEN),
+    /** Small, quick, unmarked: a virgin by her looks. */
+    VIRGIN(QUEEN), TWO_QUEENS(QUEEN),
+    /** Queen cells with something in them, whatever their stage; empty cups are {@link #CUPS}. */
+    QUEEN_CELLS, CUPS,
+    /** Cells on the test frame that was given. */
+    CELLS_ON_TEST_FRAME,
+    // --- the bees
+    /** Quiet on the comb. Says little: a calm colony can be queenless. */
+    CALM,
+    /** A moaning roar that does not settle. */
+    MOANING, DEFENSIVE, POLLEN_COMING_IN,
+    /** The cluster sits where there is no brood. */
+    CLUSTER_OFF_NEST, CROWDED, BEARDING,
+    /** Many drones walking in the hive. */
+    DRONES,
+    /** Drones kept long after the others have thrown theirs out. */
+    DRONES_LATE,
+    /** Shiny old bees, hardly a young one. */
+    BEES_OLD,
+    /** Many downy young bees. */
+    BEES_YOUNG, FEW_BEES, FEED_TAKEN, FEED_UNTOUCHED, FIGHTING, DEAD_BEES, ROBBING,
+    // --- what must stop the work
+    CAPS_SUNKEN, CAPS_GREASY, CAPS_PERFORATED, LARVAE_DISCOLOURED, ROPY, FOUL_SMELL,
+    /** Hard white or grey mummies. */
+    CHALK, HIVE_BEETLE, WAX_MOTH, MITES_SEEN, WINGS_DEFORMED;
+
+    private static final Set<Sign> STOP = EnumSet.of(CAPS_SUNKEN, CAPS_GREASY, CAPS_PERFORATED, LARVAE_DISCOLOURED,
+            ROPY, FOUL_SMELL);
+
+    private final List<Sign> general;
+
+    Sign(Sign... general) {
+        this.general = List.of(general);
+    }
+
+    /** The general sign directly above this one, if any. */
+    public List<Sign> general() {
+        return general;
+    }
+
+    /** Signs of a disease that may be notifiable: stop, move no frames, tell the authority. */
+    public boolean stopsTheWork() {
+        return STOP.contains(this);
+    }
+
+    /** This sign and all that stand above it. */
+    Set<Sign> upwards() {
+        Set<Sign> all = EnumSet.of(this);
+        general.forEach(sign -> all.addAll(sign.upwards()));
+        return all;
+    }
+
+    /** This sign and all that stand below it. */
+    Set<Sign> downwards() {
+        Set<Sign> all = EnumSet.of(this);
+        for (Sign sign : values()) {
+            if (sign.general.contains(this)) {
+                all.addAll(sign.downwards());
+            }
+        }
+        return all;
+    }
+
+    public Sentence sentence() {
+        return Sentence.of("sign." + name());
+    }
+}
