@@ -1,7 +1,6 @@
 package vividcrown.core.assumptions;
 
 import java.util.Map;
-import vividcrown.core.brood.DevelopmentClock;
 import vividcrown.core.reason.Source;
 import vividcrown.core.time.DaySpan;
 

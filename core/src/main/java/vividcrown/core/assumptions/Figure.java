@@ -1,6 +1,5 @@
 package vividcrown.core.assumptions;
 
-import vividcrown.core.brood.DevelopmentClock;
 import vividcrown.core.reason.Source;
 import vividcrown.core.time.DaySpan;
 

@@ -2,6 +2,7 @@ package vividcrown.core.brood;
 
 import java.util.EnumSet;
 import java.util.Set;
+import vividcrown.core.assumptions.DevelopmentClock;
 import vividcrown.core.time.DaySpan;
 
 /**

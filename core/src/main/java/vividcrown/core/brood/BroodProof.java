@@ -19,6 +19,7 @@ import vividcrown.core.time.Until;
  * @param lastDroneEmerges the same where there is drone comb
  * @param noNewCellsFrom from when no queen cell can be begun any more, if no more eggs are laid
  * @param cells the age of every cell seen, in the order of the readings
+ * @param emergency when the first virgin can come out of a cell begun because of the loss
  * @param next the queen to come, if one is on the way
  * @param broodless the days without any brood that mites could be in, from the last brood to the next queen's first
  *        sealed; empty if they overlap
@@ -27,13 +28,18 @@ import vividcrown.core.time.Until;
 public record BroodProof(LocalDate asOf, List<Laying> layings, Optional<Until> lastEgg,
         Optional<Until> queenlessSince, Optional<Until> noOpenBroodFrom, Optional<Until> lastWorkerEmerges,
         Optional<Until> lastDroneEmerges, Optional<Until> noNewCellsFrom, List<CellAge> cells,
-        Optional<NextQueen> next, Optional<DatedSpan> broodless, List<Clash> clashes, List<Reason> reasons) {
+        Optional<Emergency> emergency, Optional<NextQueen> next, Optional<DatedSpan> broodless, List<Clash> clashes,
+        List<Reason> reasons) {
 
     public BroodProof {
         layings = List.copyOf(layings);
         cells = List.copyOf(cells);
         clashes = List.copyOf(clashes);
         reasons = List.copyOf(reasons);
+    }
+
+    /** By the age that the chosen larva had on the day of the loss. */
+    public record Emergency(DatedSpan fromOldestLarva, DatedSpan fromDayOldLarva, DatedSpan fromEgg) {
     }
 
     /** The newest time of laying that is proven. */

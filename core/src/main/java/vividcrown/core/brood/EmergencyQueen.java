@@ -2,6 +2,7 @@ package vividcrown.core.brood;
 
 import java.time.LocalDate;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.DevelopmentClock;
 import vividcrown.core.time.DatedSpan;
 
 /**

@@ -1,4 +1,4 @@
-package vividcrown.core.brood;
+package vividcrown.core.assumptions;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

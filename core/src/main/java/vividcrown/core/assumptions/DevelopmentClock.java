@@ -1,4 +1,4 @@
-package vividcrown.core.brood;
+package vividcrown.core.assumptions;
 
 import vividcrown.core.reason.Source;
 import vividcrown.core.time.DaySpan;
