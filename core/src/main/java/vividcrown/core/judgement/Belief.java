@@ -14,6 +14,8 @@ final class Belief {
     /** Place of each phase by status, cells and days; −1 where there is none. */
     private static final int[][][] PLACE = places();
 
+    private static final int[] STATUS_OF = PHASES.stream().mapToInt(phase -> phase.status().ordinal()).toArray();
+
     private final double[] weights;
 
     private Belief(double[] weights) {
@@ -99,12 +101,22 @@ final class Belief {
      * sum is the chance of it.
      */
     double[] jointly(ToDoubleFunction<Phase> likelihood) {
+        return jointly(perPhase(likelihood));
+    }
+
+    /** The likelihood of every phase, in their order, for beliefs that are asked the same. */
+    static double[] perPhase(ToDoubleFunction<Phase> likelihood) {
+        double[] all = new double[PHASES.size()];
+        for (int at = 0; at < all.length; at++) {
+            all[at] = likelihood.applyAsDouble(PHASES.get(at));
+        }
+        return all;
+    }
+
+    double[] jointly(double[] likelihoodPerPhase) {
         double[] joint = new double[Status.values().length];
         for (int at = 0; at < weights.length; at++) {
-            if (weights[at] > 0) {
-                Phase phase = PHASES.get(at);
-                joint[phase.status().ordinal()] += weights[at] * likelihood.applyAsDouble(phase);
-            }
+            joint[STATUS_OF[at]] += weights[at] * likelihoodPerPhase[at];
         }
         return joint;
     }

@@ -90,11 +90,12 @@ final class LookAhead {
         double doubtAfter = 0;
         List<BestLook.Outcome> outcomes = new ArrayList<>();
         for (Finding finding : findings(kind, when.likely())) {
+            double[] likelihood = Belief.perPhase(finding.likelihood());
             double[] stateNow = new double[now.length];
             double[] stateThen = new double[now.length];
             for (int index = 0; index < states.size(); index++) {
                 double weight = now[states.get(index).ordinal()];
-                double[] joint = futures.get(index).jointly(finding.likelihood());
+                double[] joint = futures.get(index).jointly(likelihood);
                 for (int status = 0; status < joint.length; status++) {
                     stateNow[states.get(index).ordinal()] += weight * joint[status];
                     stateThen[status] += weight * joint[status];

@@ -119,8 +119,8 @@ class VignettesTest {
         Verdict none = verdict(List.of(new ColonyEvent(day(0), EventKind.BROOD_GIVEN)), 4, empty,
                 Reading.of(day(4)).without(Sign.CELLS_ON_TEST_FRAME));
         assertThat(none.leading()).isEqualTo(Status.VIRGIN);
-        // by then she may have begun to lay: a queen or a virgin is there
-        assertThat(none.chance(Status.VIRGIN) + none.chance(Status.LAYING_QUEEN)).isGreaterThan(0.85);
+        // "none mean a queen or virgin is there"
+        assertThat(none.chance(Status.HOPELESSLY_QUEENLESS) + none.chance(Status.LAYING_WORKERS)).isLessThan(0.1);
     }
 
     @Test
