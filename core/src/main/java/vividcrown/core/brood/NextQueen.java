@@ -21,7 +21,8 @@ public record NextQueen(Origin origin, DatedSpan emerges, DatedSpan flights, Dat
         CELL_SEEN, CELL_GIVEN, VIRGIN_GIVEN, VIRGIN_SEEN, EMERGENCY_LARVA
     }
 
-    static NextQueen of(Origin origin, DatedSpan emerges, Assumptions assumptions, Reason reason) {
+    /** The days that follow from her emergence. */
+    public static NextQueen of(Origin origin, DatedSpan emerges, Assumptions assumptions, Reason reason) {
         DatedSpan firstEggs = emerges.plus(assumptions.span(Figure.FIRST_EGGS));
         return new NextQueen(origin, emerges, emerges.plus(assumptions.span(Figure.MATING_FLIGHTS)), firstEggs,
                 firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)), reason);

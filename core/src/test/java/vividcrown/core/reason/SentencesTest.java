@@ -27,7 +27,8 @@ import vividcrown.core.time.DaySpan;
 class SentencesTest {
 
     private static final Pattern KEY = Pattern
-            .compile("\"((?:graft|due|clash|work|load|stage|colour|caution|step)\\.[A-Za-z.]*[A-Za-z])\"");
+            .compile(
+                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found)\\.[A-Za-z.]*[A-Za-z])\"");
 
     @Test
     void every_key_in_the_code_has_a_text() throws IOException {

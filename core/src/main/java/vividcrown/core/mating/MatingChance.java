@@ -1,0 +1,66 @@
+package vividcrown.core.mating;
+
+import java.time.LocalDate;
+import java.util.Optional;
+
+/**
+ * Whether a virgin will find the weather to mate, from the climate of the place.
+ *
+ * <p>She needs about two good afternoons between five and twenty-one days after emergence (common practice). The number
+ * of fit afternoons among those days is a sum of independent chances; its distribution is worked out exactly, day by day.
+ */
+public final class MatingChance {
+
+    private static final int FROM = 5;
+    private static final int TO = 21;
+    private static final int AFTERNOONS_NEEDED = 2;
+    /** Below this a virgin started is a gamble. */
+    private static final double SENSIBLE = 0.8;
+
+    private final MatingClimate climate;
+
+    public MatingChance(MatingClimate climate) {
+        this.climate = climate;
+    }
+
+    /** Chance that a virgin out on {@code emerged} has at least two fit afternoons, 0–1. */
+    public double of(LocalDate emerged) {
+        double none = 1;
+        double one = 0;
+        for (int day = FROM; day <= TO; day++) {
+            double fit = climate.fitAfternoon(emerged.plusDays(day));
+            one = one * (1 - fit) + none * fit;
+            none *= 1 - fit;
+        }
+        return 1 - none - one;
+    }
+
+    /** Fit afternoons to be expected in her time. */
+    public double expectedAfternoons(LocalDate emerged) {
+        double sum = 0;
+        for (int day = FROM; day <= TO; day++) {
+            sum += climate.fitAfternoon(emerged.plusDays(day));
+        }
+        return sum;
+    }
+
+    /**
+     * The last day of this season on which a virgin may still come out with a chance of at least four in five; empty if
+     * there is none within a year.
+     */
+    public Optional<LocalDate> lastSensibleEmergence(LocalDate from) {
+        Optional<LocalDate> last = Optional.empty();
+        for (LocalDate day = from; day.isBefore(from.plusYears(1)); day = day.plusDays(1)) {
+            if (isSensible(day)) {
+                last = Optional.of(day);
+            } else if (last.isPresent()) {
+                return last;
+            }
+        }
+        return last;
+    }
+
+    public boolean isSensible(LocalDate emerged) {
+        return of(emerged) >= SENSIBLE;
+    }
+}

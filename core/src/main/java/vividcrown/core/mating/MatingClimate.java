@@ -1,0 +1,35 @@
+package vividcrown.core.mating;
+
+import java.time.LocalDate;
+import java.util.List;
+
+/** How often a queen can fly to mate at a place: the chance of a fit afternoon on a day, from its climate. */
+@FunctionalInterface
+public interface MatingClimate {
+
+    /** An upland valley near 46° N: chance of a fit afternoon in each month. Made up for want of a place of one's own. */
+    MatingClimate UPLAND_46_NORTH = byMonth(
+            List.of(0.0, 0.0, 0.03, 0.18, 0.42, 0.58, 0.66, 0.6, 0.33, 0.08, 0.0, 0.0));
+
+    /** Chance of an afternoon fit for mating, 0–1. */
+    double fitAfternoon(LocalDate day);
+
+    /**
+     * From twelve monthly chances, each taken for the middle of its month and straight in between.
+     *
+     * @throws IllegalArgumentException unless there are twelve, each between 0 and 1
+     */
+    static MatingClimate byMonth(List<Double> chances) {
+        if (chances.size() != 12 || chances.stream().anyMatch(chance -> !(chance >= 0 && chance <= 1))) {
+            throw new IllegalArgumentException(
+                    "A climate has twelve chances between 0 and 1, one a month, but got %s".formatted(chances));
+        }
+        List<Double> copy = List.copyOf(chances);
+        return day -> {
+            double months = day.getMonthValue() - 1 + (day.getDayOfMonth() - 15.5) / day.lengthOfMonth();
+            int before = (int) Math.floor(months);
+            double part = months - before;
+            return copy.get(Math.floorMod(before, 12)) * (1 - part) + copy.get(Math.floorMod(before + 1, 12)) * part;
+        };
+    }
+}

@@ -1,0 +1,37 @@
+package vividcrown.core.swarm;
+
+import java.util.List;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.time.DatedSpan;
+
+/**
+ * One step of a swarm plan.
+ *
+ * @param when the days on which to do it
+ * @param gate what must be so before the next step may begin
+ * @param reasons why, and why then; never empty
+ */
+public record SwarmStep(Kind kind, DatedSpan when, Gate gate, List<Reason> reasons) {
+
+    public SwarmStep {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** What is done. */
+    public enum Kind {
+        GIVE_ROOM, KNOCK_DOWN_CUPS, CATCH_QUEEN, MAKE_NUC, DRAWN_COMB_IN_GAP, SHAKE_AND_DESTROY, MARK_ONE_CELL,
+        QUEEN_BACK, CHECK_AGAIN, RETURN_AND_REDUCE, CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS, JUDGE_BROOD,
+        CHECK_NUC, LEAVE_ALONE
+    }
+
+    /** A condition that must be ticked, not assumed. */
+    public enum Gate {
+        NONE,
+        /** Nothing is shaken before she is caged or in the nuc. */
+        QUEEN_IN_HAND,
+        /** Each frame of the hive was shaken free of bees and both sides searched. */
+        ALL_FRAMES_SHAKEN,
+        /** One living cell is left in the hive, no more, no less. */
+        EXACTLY_ONE_LEFT
+    }
+}
