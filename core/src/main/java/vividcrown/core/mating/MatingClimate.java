@@ -9,7 +9,7 @@ public interface MatingClimate {
 
     /** An upland valley near 46° N: chance of a fit afternoon in each month. Made up for want of a place of one's own. */
     MatingClimate UPLAND_46_NORTH = byMonth(
-            List.of(0.0, 0.0, 0.03, 0.18, 0.42, 0.58, 0.66, 0.6, 0.33, 0.08, 0.0, 0.0));
+            List.of(0.0, 0.0, 0.03, 0.18, 0.42, 0.58, 0.66, 0.6, 0.25, 0.03, 0.0, 0.0));
 
     /** Chance of an afternoon fit for mating, 0–1. */
     double fitAfternoon(LocalDate day);

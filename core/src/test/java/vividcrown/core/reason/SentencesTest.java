@@ -15,12 +15,20 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.brood.Clash;
+import vividcrown.core.judgement.Action;
+import vividcrown.core.judgement.BestLook;
+import vividcrown.core.judgement.Status;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Work;
 import vividcrown.core.queen.YearColour;
+import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.EventKind;
+import vividcrown.core.reading.Sign;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.round.Caution;
+import vividcrown.core.swarm.Rung;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 
@@ -28,7 +36,7 @@ class SentencesTest {
 
     private static final Pattern KEY = Pattern
             .compile(
-                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found)\\.[A-Za-z.]*[A-Za-z])\"");
+                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found|advice)\\.[A-Za-z.]*[A-Za-z])\"");
 
     @Test
     void every_key_in_the_code_has_a_text() throws IOException {
@@ -49,7 +57,12 @@ class SentencesTest {
     void every_word_of_the_trade_has_a_text() {
         Stream.of(named("step.", StepKind.values()), named("stage.", Stage.values()), named("work.", Work.values()),
                 named("colour.", YearColour.values()), named("caution.", Caution.values()),
-                named("graft.makeUp.", BuilderSchool.values())).flatMap(names -> names)
+                named("graft.makeUp.", BuilderSchool.values()), named("sign.", Sign.values()),
+                named("cell.", CellLook.values()), named("event.", EventKind.values()),
+                named("status.", Status.values()), named("action.", Action.values()),
+                named("needs.", Action.values()), named("beware.", Action.values()), named("rung.", Rung.values()),
+                named("look.", BestLook.Kind.values()), named("explanation.", Clash.Explanation.values()))
+                .flatMap(names -> names)
                 .forEach(name -> assertThat(texts().containsKey(name)).as(name).isTrue());
     }
 

@@ -1,0 +1,35 @@
+package vividcrown.core.judgement;
+
+import vividcrown.core.reason.Sentence;
+
+/** What can be done about the queen of a colony; the schools of the trade between them. */
+public enum Action {
+    LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM, GIVE_CELL,
+    GIVE_QUEEN,
+    /** Brood and nurses first, a queen some hours to a day later. */
+    BROOD_THEN_QUEEN,
+    /** A frame with good swarm cells: weeks are saved against eggs. */
+    GIVE_FRAME_WITH_CELLS,
+    /** Remove the poor queen, then give a better one. */
+    REQUEEN,
+    /** Find the poor queen and remove her first, then unite. */
+    UNITE, SHAKE_OUT,
+    /** Shake out far off and put a queenright nuc in the place. */
+    SHAKE_OUT_FOR_A_NUC,
+    /** Open brood every week for three weeks, then a queen. */
+    BROOD_WEEKLY, BREAK_UP, MARK_BOTH;
+
+    public Sentence sentence() {
+        return Sentence.of("action." + name());
+    }
+
+    /** What it needs: bees, brood, a cell, a queen, days. */
+    public Sentence needs() {
+        return Sentence.of("needs." + name());
+    }
+
+    /** What it costs, and what must not be done. */
+    public Sentence beware() {
+        return Sentence.of("beware." + name());
+    }
+}
