@@ -16,6 +16,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
 import vividcrown.core.rearing.StepKind;
+import vividcrown.server.colony.ColonySetUp;
 import vividcrown.server.graft.GraftPlanned;
 import vividcrown.server.journal.Detail;
 import vividcrown.server.journal.EntryKind;
@@ -62,6 +63,7 @@ final class DemoSeason {
         graftedYesterday();
         plan("planned", "26-07", "Runa", "B 2", TODAY.plusDays(3), LarvaAge.FROM_12_TO_24_H,
                 Placing.EMERGE_IN_INCUBATOR);
+        new DemoColonies(colonies(), TODAY).write();
         return entries;
     }
 
@@ -256,6 +258,22 @@ final class DemoSeason {
     private void builder(String code, String yard, int position, BuilderSchool school) {
         add(SubjectKind.BUILDER, id(code), LocalDate.of(2026, 4, 20), EntryKind.BUILDER_SET_UP,
                 payloads.write(new BoxSetUp(id(yard), code, position, school)), owner);
+    }
+
+    private DemoColonies.Book colonies() {
+        return new DemoColonies.Book() {
+            @Override
+            public void colony(String code, String yard, int position, int frames, String format) {
+                add(SubjectKind.COLONY, id(code), LocalDate.of(2026, 4, 6), EntryKind.COLONY_SET_UP,
+                        payloads.write(new ColonySetUp(id(yard), code, position, frames, format)), owner);
+            }
+
+            @Override
+            public void entry(String code, LocalDate day, EntryKind kind, Detail detail) {
+                add(SubjectKind.COLONY, id(code), day, kind, payloads.write(detail),
+                        entries.size() % 3 == 0 ? crew : owner);
+            }
+        };
     }
 
     private void breeder(String name, String code, int year) {

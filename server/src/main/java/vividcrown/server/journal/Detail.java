@@ -1,11 +1,13 @@
 package vividcrown.server.journal;
 
+import jakarta.validation.Valid;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.queen.CellPlace;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.YearColour;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.rearing.StepKind;
 
 /**
@@ -20,36 +22,48 @@ import vividcrown.core.rearing.StepKind;
  * @param step STEP_DONE: which step
  * @param job NOT_POSSIBLE: which job of the round
  * @param text NOTE, NOT_POSSIBLE, TAKEN_OUT: in words
+ * @param reading READ: what was seen
+ * @param event HAPPENED: what happened
  * @param stage KNOWN: how far she had come
  * @param emergenceYear KNOWN: the year of her colour, 0 if unknown
  */
 public record Detail(@Nullable UUID nuc, @Nullable CellPlace place, @Nullable Integer cage, @Nullable CullReason reason,
         @Nullable YearColour colour, @Nullable String number, @Nullable StepKind step, @Nullable String job,
-        @Nullable String text, @Nullable Stage stage, @Nullable Integer emergenceYear) {
+        @Nullable String text, @Nullable @Valid ReadingDetail reading, @Nullable EventKind event,
+        @Nullable Stage stage, @Nullable Integer emergenceYear) {
 
-    public static final Detail NONE = new Detail(null, null, null, null, null, null, null, null, null, null, null);
+    public static final Detail NONE = new Detail(null, null, null, null, null, null, null, null, null, null, null, null,
+            null);
 
     public static Detail ofNuc(UUID nuc) {
-        return new Detail(nuc, null, null, null, null, null, null, null, null, null, null);
+        return new Detail(nuc, null, null, null, null, null, null, null, null, null, null, null, null);
     }
 
     public static Detail ofCage(int cage) {
-        return new Detail(null, null, cage, null, null, null, null, null, null, null, null);
+        return new Detail(null, null, cage, null, null, null, null, null, null, null, null, null, null);
     }
 
     public static Detail ofCull(CullReason reason) {
-        return new Detail(null, null, null, reason, null, null, null, null, null, null, null);
+        return new Detail(null, null, null, reason, null, null, null, null, null, null, null, null, null);
     }
 
     public static Detail ofMark(YearColour colour, String number) {
-        return new Detail(null, null, null, null, colour, number, null, null, null, null, null);
+        return new Detail(null, null, null, null, colour, number, null, null, null, null, null, null, null);
     }
 
     public static Detail ofStep(StepKind step) {
-        return new Detail(null, null, null, null, null, null, step, null, null, null, null);
+        return new Detail(null, null, null, null, null, null, step, null, null, null, null, null, null);
     }
 
     public static Detail ofText(String text) {
-        return new Detail(null, null, null, null, null, null, null, null, text, null, null);
+        return new Detail(null, null, null, null, null, null, null, null, text, null, null, null, null);
+    }
+
+    public static Detail ofReading(ReadingDetail reading) {
+        return new Detail(null, null, null, null, null, null, null, null, null, reading, null, null, null);
+    }
+
+    public static Detail ofEvent(EventKind event) {
+        return new Detail(null, null, null, null, null, null, null, null, null, null, event, null, null);
     }
 }

@@ -4,6 +4,10 @@ package vividcrown.server.journal;
 public enum EntryKind {
     TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN, NO_EGGS_YET,
     EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST, TAKEN_OUT, NOTE,
+    /** A colony was read. */
+    READ,
+    /** Something happened to a colony, or was done to it, that bears on its queen. */
+    HAPPENED,
     /** A job of the round could not be done today; concerns a queen, a nuc or a graft. */
     NOT_POSSIBLE,
     /** Takes the corrected entry away. */
@@ -13,17 +17,19 @@ public enum EntryKind {
     /** A step of a graft's calendar was done. */
     STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
     /** The operation does something its own way. */
-    SETTINGS_CHANGED;
+    SETTINGS_CHANGED,
+    /** An action was chosen for a colony; brings its follow-ups. */
+    ACTION_CHOSEN, COLONY_SET_UP;
 
     /** Whether people may send it through the journal's own door; the others have doors of their own. */
     public boolean isTapped() {
         return switch (this) {
             case TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN,
                     NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST,
-                    TAKEN_OUT, NOTE, NOT_POSSIBLE, WITHDRAWN, STEP_DONE ->
+                    TAKEN_OUT, NOTE, READ, HAPPENED, NOT_POSSIBLE, WITHDRAWN, STEP_DONE ->
                 true;
             case KNOWN, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
-                    SETTINGS_CHANGED ->
+                    SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP ->
                 false;
         };
     }

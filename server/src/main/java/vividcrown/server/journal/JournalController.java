@@ -32,7 +32,7 @@ class JournalController {
      * @param corrects the entry that this one takes the place of, of the same subject
      */
     record Entry(@NotNull UUID id, @NotNull ZonedDateTime happenedAt, @NotNull SubjectKind subjectKind,
-            @NotNull UUID subjectId, @NotNull EntryKind kind, @Nullable Detail detail, @Nullable UUID corrects) {
+            @NotNull UUID subjectId, @NotNull EntryKind kind, @Nullable @Valid Detail detail, @Nullable UUID corrects) {
     }
 
     /** @param keepContradictions keep entries that clash with what is known, flagged, instead of refusing them */

@@ -2,5 +2,5 @@ package vividcrown.server.journal;
 
 /** What an entry is about. */
 public enum SubjectKind {
-    OPERATION, YARD, BUILDER, NUC, GRAFT, QUEEN
+    OPERATION, YARD, BUILDER, NUC, GRAFT, QUEEN, COLONY
 }

@@ -1,5 +1,6 @@
 package vividcrown.server.journal;
 
+import java.time.LocalDate;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.List;
@@ -106,8 +107,21 @@ class Tapping {
             case NOTE -> detail.text() == null || detail.text().isBlank()
                     ? Optional.of("The note is empty. Write something, or leave it.")
                     : Optional.empty();
+            case READ -> detail.reading() == null
+                    ? Optional.of("Say what was seen. Tap at least one sign.")
+                    : unreadable(detail.reading(), entry.happenedAt().toLocalDate());
+            case HAPPENED -> missing(detail.event(), "Say what happened.");
             default -> Optional.empty();
         };
+    }
+
+    private static Optional<String> unreadable(ReadingDetail reading, LocalDate day) {
+        try {
+            reading.on(day);
+            return Optional.empty();
+        } catch (IllegalArgumentException both) {
+            return Optional.of(both.getMessage() + ". Take one of the two back.");
+        }
     }
 
     private static Optional<String> missing(@Nullable Object value, String cure) {

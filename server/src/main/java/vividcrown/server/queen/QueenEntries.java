@@ -51,7 +51,8 @@ class QueenEntries {
             case KNOWN -> Optional.of(new QueenEvent.Known(Objects.requireNonNull(detail.stage()),
                     Objects.requireNonNullElse(detail.emergenceYear(), 0)));
             case NOT_POSSIBLE, WITHDRAWN, STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED,
-                    BUILDER_SET_UP, NUC_SET_UP, SETTINGS_CHANGED ->
+                    BUILDER_SET_UP, NUC_SET_UP, SETTINGS_CHANGED,
+                    READ, HAPPENED, ACTION_CHOSEN, COLONY_SET_UP ->
                 Optional.empty();
         };
     }

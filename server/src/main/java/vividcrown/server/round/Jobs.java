@@ -55,9 +55,11 @@ public class Jobs {
     private final Grafts grafts;
     private final Queens queens;
     private final QueenReader reader;
+    private final ColonyJobs colonyJobs;
     private final SettingsInForce settings;
 
     Jobs(Yards yards, Nucs nucs, Builders builders, Grafts grafts, Queens queens, QueenReader reader,
+            ColonyJobs colonyJobs,
             SettingsInForce settings) {
         this.yards = yards;
         this.nucs = nucs;
@@ -65,6 +67,7 @@ public class Jobs {
         this.grafts = grafts;
         this.queens = queens;
         this.reader = reader;
+        this.colonyJobs = colonyJobs;
         this.settings = settings;
     }
 
@@ -87,6 +90,7 @@ public class Jobs {
         Settings own = settings.current();
         expected.forEach(one -> one.outlook().due()
                 .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById, own.scheme()))));
+        stops.addAll(colonyJobs.due(today, yardsById));
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> nucOfCell = atEmptyNucs(stops, ripe, yardsById, nucsById, today);
         return new Found(stops, expected, yardsById, nucsById, nucOfCell);

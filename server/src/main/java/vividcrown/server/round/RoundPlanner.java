@@ -133,8 +133,10 @@ class RoundPlanner {
             LocalDate day) {
         boolean atQueen = Jobs.isAtQueen(stop.job());
         UUID nuc = found.nucOfCell().get(stop.subject());
-        boolean ofBatch = !atQueen && nuc == null;
-        return new StopView(stop.job(), ofBatch ? SubjectKind.GRAFT : SubjectKind.QUEEN, stop.subject(),
+        boolean atColony = stop.job().equals(ColonyJobs.READ_COLONY);
+        boolean ofBatch = !atQueen && !atColony && nuc == null;
+        return new StopView(stop.job(), atColony ? SubjectKind.COLONY : ofBatch ? SubjectKind.GRAFT : SubjectKind.QUEEN,
+                stop.subject(),
                 stop.box().code(), stop.toDo().toString(), SpanView.of(stop.window()), stop.window().isOverBy(day),
                 ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : nuc,
                 ofBatch ? stop.subject() : null);

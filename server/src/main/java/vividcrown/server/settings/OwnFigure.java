@@ -1,6 +1,10 @@
 package vividcrown.server.settings;
 
 import jakarta.validation.constraints.NotNull;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.time.DaySpan;
 
@@ -19,5 +23,20 @@ public record OwnFigure(@NotNull Figure figure, double earliest, double likely, 
 
     private static int hours(double days) {
         return (int) Math.round(days * 24);
+    }
+
+    /**
+     * The trade's values with these laid over them.
+     *
+     * @throws IllegalArgumentException if one is given twice or they contradict each other
+     */
+    public static Assumptions over(List<OwnFigure> figures) {
+        Map<Figure, DaySpan> own = new EnumMap<>(Figure.class);
+        for (OwnFigure one : figures) {
+            if (own.put(one.figure(), one.span()) != null) {
+                throw new IllegalArgumentException("%s is given twice".formatted(one.figure()));
+            }
+        }
+        return new Assumptions(own);
     }
 }

@@ -1,36 +1,62 @@
 package vividcrown.server.settings;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import vividcrown.core.assumptions.Assumptions;
-import vividcrown.core.assumptions.Figure;
+import vividcrown.core.colony.FrameFormat;
+import vividcrown.core.judgement.Action;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.YearColour;
-import vividcrown.core.time.DaySpan;
+import vividcrown.core.swarm.SwarmSchool;
 
 /**
  * What an operation does its own way, as recorded and as sent.
  *
  * @param figures day-counts that take the place of the trade's; none twice
+ * @param swarm the way it deals with swarm cells
+ * @param preferred actions that it prefers where several would do
+ * @param formats its frames, beside the usual ones
  * @param marking colours for years ending in 1 or 6, 2 or 7, 3 or 8, 4 or 9, 5 or 0
  */
 public record Settings(@NotNull List<@Valid OwnFigure> figures, @NotNull List<YearColour> marking,
-        @NotNull Units units) {
+        @NotNull Units units, @Nullable SwarmSchool swarm, @Nullable List<Action> preferred,
+        @Nullable List<@Valid OwnFormat> formats) {
 
-    static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC);
+    /** @param sideSquareDecimetres comb area of one side, 1–30 dm² */
+    public record OwnFormat(@NotBlank String name, @DecimalMin("1") @DecimalMax("30") double sideSquareDecimetres) {
+    }
+
+    static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
+            null, null, null);
 
     /** @throws IllegalArgumentException if the figures contradict each other, with what to change */
     public Assumptions assumptions() {
-        Map<Figure, DaySpan> own = new EnumMap<>(Figure.class);
-        for (OwnFigure one : figures) {
-            if (own.put(one.figure(), one.span()) != null) {
-                throw new IllegalArgumentException("%s is given twice".formatted(one.figure()));
-            }
+        return OwnFigure.over(figures);
+    }
+
+    public SwarmSchool swarmSchool() {
+        return swarm == null ? SwarmSchool.DESTROY_AND_RETURN : swarm;
+    }
+
+    public Set<Action> preferredActions() {
+        return preferred == null ? Set.of() : Set.copyOf(preferred);
+    }
+
+    /** The usual frames and the operation's own, by name. */
+    public Map<String, Double> frameFormats() {
+        Map<String, Double> all = new LinkedHashMap<>(FrameFormat.sides());
+        if (formats != null) {
+            formats.forEach(one -> all.put(one.name(), one.sideSquareDecimetres()));
         }
-        return new Assumptions(own);
+        return all;
     }
 
     /** @throws IllegalArgumentException unless each of five years has a colour of its own */

@@ -41,3 +41,22 @@ create table sign_in_failure (
 );
 create index sign_in_failure_email on sign_in_failure (email, failed_at);
 grant select, insert, delete on sign_in_failure to crown_app;
+
+-- Production colonies; what was read in them stays in the journal and is judged for the day one asks.
+create table colony (
+    id            uuid primary key,
+    operation_id  uuid not null references operation,
+    yard_id       uuid not null references yard,
+    code          text not null,
+    position      int not null,
+    frames        int not null,
+    format        text not null,
+    set_up_on     date not null,
+    last_read_on  date,
+    unique (operation_id, code)
+);
+create index colony_yard on colony (operation_id, yard_id, position);
+alter table colony enable row level security;
+create policy own_operation on colony to crown_app using (operation_id = current_operation())
+    with check (operation_id = current_operation());
+grant select, insert, update, delete on colony to crown_app;

@@ -1,0 +1,75 @@
+package vividcrown.server.colony;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
+
+/** A production colony. */
+@Entity
+@Table(name = "colony")
+public class Colony {
+    @Id
+    private UUID id;
+    @TenantId
+    private @Nullable UUID operationId;
+    private UUID yardId;
+    private String code;
+    private int position;
+    private int frames;
+    private String format;
+    private LocalDate setUpOn;
+    private @Nullable LocalDate lastReadOn;
+
+    @SuppressWarnings("NullAway") // filled by Hibernate
+    protected Colony() {
+    }
+
+    Colony(UUID id, ColonySetUp setUp, LocalDate setUpOn, @Nullable LocalDate lastReadOn) {
+        this.id = id;
+        this.yardId = setUp.yard();
+        this.code = setUp.code();
+        this.position = setUp.position();
+        this.frames = setUp.frames();
+        this.format = setUp.format();
+        this.setUpOn = setUpOn;
+        this.lastReadOn = lastReadOn;
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public UUID yardId() {
+        return yardId;
+    }
+
+    public String code() {
+        return code;
+    }
+
+    public int position() {
+        return position;
+    }
+
+    public int frames() {
+        return frames;
+    }
+
+    public String format() {
+        return format;
+    }
+
+    /** The day of the newest reading, or of the set-up if it was never read. */
+    public LocalDate lastKnownOn() {
+        return lastReadOn().orElse(setUpOn);
+    }
+
+    public Optional<LocalDate> lastReadOn() {
+        return Optional.ofNullable(lastReadOn);
+    }
+}

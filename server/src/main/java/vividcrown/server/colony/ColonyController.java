@@ -1,0 +1,224 @@
+package vividcrown.server.colony;
+
+import com.fasterxml.uuid.Generators;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.judgement.Action;
+import vividcrown.core.judgement.Status;
+import vividcrown.core.judgement.Verdict;
+import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.Reading;
+import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmPlanner;
+import vividcrown.core.swarm.SwarmSchool;
+import vividcrown.core.swarm.SwarmSituation;
+import vividcrown.server.clock.Today;
+import vividcrown.server.journal.EntryKind;
+import vividcrown.server.journal.JournalEntry;
+import vividcrown.server.journal.Payloads;
+import vividcrown.server.journal.ReadingDetail;
+import vividcrown.server.journal.Recorder;
+import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.person.People;
+import vividcrown.server.person.SignedIn;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.settings.Settings;
+import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** Colonies: which need a decision, what each one's readings mean, what was chosen. */
+@RestController
+@RequestMapping("/api/v1/colonies")
+class ColonyController {
+
+    /**
+     * @param need how much it needs a decision, 0 and up: doubt, trouble and late looks together; the list is sorted by it
+     * @param due what is to be looked for, and when
+     * @param daysSinceRead days since the last reading, left out if it was never read
+     */
+    record ColonyLine(UUID id, String code, UUID yard, String yardName, int frames, String format, Status leading,
+            String text, double chance, double need, @Nullable LocalDate lastRead, @Nullable Integer daysSinceRead,
+            VerdictView.@Nullable FollowUpView due, boolean overdue) {
+    }
+
+    /** @param readings the newest first */
+    record ColonyPage(ColonyLine colony, VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
+            List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm) {
+    }
+
+    record ReadingLine(UUID entry, LocalDate day, String by, ReadingDetail reading) {
+    }
+
+    record ChosenLine(UUID entry, LocalDate day, Action action, String text) {
+    }
+
+    record Choice(@NotNull Action action) {
+    }
+
+    private final Colonies colonies;
+    private final ColonyBook book;
+    private final Yards yards;
+    private final SettingsInForce settings;
+    private final People people;
+    private final Recorder recorder;
+    private final Payloads payloads;
+    private final Today today;
+
+    ColonyController(Colonies colonies, ColonyBook book, Yards yards, SettingsInForce settings, People people,
+            Recorder recorder, Payloads payloads, Today today) {
+        this.colonies = colonies;
+        this.book = book;
+        this.yards = yards;
+        this.settings = settings;
+        this.people = people;
+        this.recorder = recorder;
+        this.payloads = payloads;
+        this.today = today;
+    }
+
+    @GetMapping
+    List<ColonyLine> all() {
+        List<Colony> rows = colonies.findAllByOrderByYardIdAscPositionAsc();
+        Map<UUID, ColonyBook.Facts> facts = book.facts(rows.stream().map(Colony::id).toList());
+        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
+        return rows.stream().map(row -> line(row, facts.get(row.id()), places.get(row.yardId())))
+                .sorted(Comparator.comparingDouble(ColonyLine::need).reversed().thenComparing(ColonyLine::code))
+                .toList();
+    }
+
+    @GetMapping("/{id}")
+    ColonyPage one(@PathVariable UUID id, @RequestParam(required = false) @Nullable SwarmSchool school) {
+        Colony colony = require(id);
+        ColonyBook.Facts facts = book.facts(id);
+        Map<UUID, String> names = people.names();
+        List<ReadingLine> readings = new ArrayList<>();
+        for (JournalEntry entry : facts.reads().reversed()) {
+            readings.add(new ReadingLine(entry.id(), entry.happenedOn(), names.getOrDefault(entry.recordedBy(), "?"),
+                    book.detail(entry)));
+        }
+        Yard yard = yards.findById(colony.yardId()).orElseThrow();
+        return new ColonyPage(line(colony, facts, yard), book.view(facts, colony, today.day()), readings,
+                facts.chosen().map(this::chosenLine).orElse(null), book.open(facts), swarm(facts, yard, school));
+    }
+
+    /** The verdict as it would be with one more reading: grows while one taps. */
+    @PostMapping("/{id}/preview")
+    VerdictView preview(@PathVariable UUID id, @Valid @RequestBody ReadingDetail reading) {
+        Colony colony = require(id);
+        Reading look;
+        try {
+            look = reading.on(today.day());
+        } catch (IllegalArgumentException both) {
+            throw Refusal.invalid("reading", both.getMessage() + ". Take one of the two back.");
+        }
+        return book.view(book.facts(id).with(look), colony, today.day());
+    }
+
+    @PutMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
+    public void setUp(@PathVariable UUID id, @Valid @RequestBody ColonySetUp asked) {
+        recorder.takeTurn();
+        List<Refusal.Finding> findings = new ArrayList<>();
+        if (!yards.existsById(asked.yard())) {
+            findings.add(new Refusal.Finding("yard", "There is no yard with this id. Choose one from the list."));
+        }
+        if (!settings.current().frameFormats().containsKey(asked.format())) {
+            findings.add(new Refusal.Finding("format", "There is no frame format \"%s\". Choose one of %s, or add it."
+                    .formatted(asked.format(), settings.current().frameFormats().keySet())));
+        }
+        colonies.findByCode(asked.code().strip()).filter(other -> !other.id().equals(id))
+                .ifPresent(_ -> findings.add(new Refusal.Finding("code",
+                        "There is a colony %s already. Choose another code.".formatted(asked.code()))));
+        if (!findings.isEmpty()) {
+            throw Refusal.invalid(findings);
+        }
+        record(id, EntryKind.COLONY_SET_UP, asked);
+    }
+
+    /** Writes the dated follow-ups of an action that the advice of today holds. */
+    @PostMapping("/{id}/choose")
+    @Transactional
+    public ColonyPage choose(@PathVariable UUID id, @Valid @RequestBody Choice asked) {
+        recorder.takeTurn();
+        Colony colony = require(id);
+        VerdictView verdict = book.view(book.facts(id), colony, today.day());
+        VerdictView.OptionView option = verdict.options().stream().filter(one -> one.action() == asked.action())
+                .findFirst()
+                .orElseThrow(() -> Refusal.invalid("action",
+                        "%s is not advised for \"%s\". Choose one of the options shown."
+                                .formatted(asked.action(), verdict.text())));
+        record(id, EntryKind.ACTION_CHOSEN, new Chosen(option.action(), option.followUps()));
+        return one(id, null);
+    }
+
+    private void record(UUID colony, EntryKind kind, Object detail) {
+        recorder.record(List.of(new JournalEntry(Generators.timeBasedEpochGenerator().generate(), today.now(),
+                today.recordedAt(), SignedIn.require().id(), SubjectKind.COLONY, colony, kind,
+                payloads.write(detail), null)), true);
+    }
+
+    private Colony require(UUID id) {
+        return colonies.findById(id).orElseThrow(
+                () -> Refusal.notFound("There is no colony with this id. Go back to the list and choose again."));
+    }
+
+    private ChosenLine chosenLine(JournalEntry entry) {
+        Action action = book.chosen(entry).action();
+        return new ChosenLine(entry.id(), entry.happenedOn(), action, action.sentence().toString());
+    }
+
+    private ColonyLine line(Colony colony, ColonyBook.Facts facts, Yard yard) {
+        LocalDate day = today.day();
+        Verdict verdict = book.judge(facts, colony, day);
+        Optional<VerdictView.FollowUpView> due = book.open(facts).stream().filter(one -> !one.shut()).findFirst();
+        boolean overdue = due.map(one -> one.days().latest().isBefore(day)).orElse(false);
+        Optional<LocalDate> read = facts.lastRead();
+        return new ColonyLine(colony.id(), colony.code(), colony.yardId(), yard.name(), colony.frames(),
+                colony.format(), verdict.leading(), verdict.leading().sentence().toString(),
+                verdict.chance(verdict.leading()), Need.of(verdict, read, overdue, ColonyBook.season(yard)),
+                read.orElse(null), read.map(last -> (int) ChronoUnit.DAYS.between(last, day)).orElse(null),
+                due.orElse(null), overdue);
+    }
+
+    /** A plan for the cells of the newest look at cells, if it found any. */
+    private @Nullable SwarmPlanView swarm(ColonyBook.Facts facts, Yard yard, @Nullable SwarmSchool asked) {
+        Optional<Reading> cells = facts.readings().stream()
+                .filter(reading -> !reading.cells().isEmpty() || reading.saw(Sign.CUPS)
+                        || reading.missed(Sign.QUEEN_CELLS))
+                .max(Comparator.comparing(Reading::day));
+        boolean found = cells.map(reading -> reading.saw(Sign.CUPS)
+                || reading.cells().stream().anyMatch(one -> one.look() != CellLook.CUP_EMPTY)).orElse(false);
+        if (!found) {
+            return null;
+        }
+        Settings own = settings.current();
+        SwarmSchool school = asked == null ? own.swarmSchool() : asked;
+        SwarmSituation situation = new SwarmSituation(today.day(), facts.readings(), facts.events(), Optional.empty(),
+                Optional.empty(), List.of(), Optional.empty(), school);
+        return SwarmPlanView.of(SwarmPlanner.plan(situation, own.assumptions(), ColonyBook.season(yard)), school);
+    }
+}

@@ -1,0 +1,34 @@
+package vividcrown.server.colony;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.Optional;
+import vividcrown.core.judgement.Season;
+import vividcrown.core.judgement.Status;
+import vividcrown.core.judgement.Verdict;
+
+/**
+ * How much a colony needs a decision: the chance that it is in trouble, more if its state is in doubt, more if a look is
+ * late. Only an order for a list, so no unit.
+ */
+final class Need {
+
+    /** In the swarm season a gap of more than nine days between looks lets a swarm go. */
+    static final int WEEKLY_LOOK_DAYS = 9;
+
+    private Need() {
+    }
+
+    static double of(Verdict verdict, Optional<LocalDate> lastRead, boolean overdue, Season season) {
+        double trouble = 1 - verdict.chance(Status.LAYING_QUEEN) - verdict.chance(Status.TWO_QUEENS);
+        double doubt = 1 - verdict.chance(verdict.leading());
+        double late = overdue ? 1 : 0;
+        double unread = isLookLate(lastRead, verdict.asOf(), season) ? 0.5 : 0;
+        return trouble + doubt + late + unread;
+    }
+
+    static boolean isLookLate(Optional<LocalDate> lastRead, LocalDate today, Season season) {
+        return season.isSwarmSeason(today)
+                && lastRead.map(day -> ChronoUnit.DAYS.between(day, today) > WEEKLY_LOOK_DAYS).orElse(true);
+    }
+}

@@ -1,0 +1,39 @@
+package vividcrown.server.colony;
+
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.judgement.Verdict;
+import vividcrown.core.swarm.Rung;
+import vividcrown.core.swarm.SwarmPlan;
+import vividcrown.core.swarm.SwarmSchool;
+import vividcrown.core.swarm.SwarmStep;
+import vividcrown.server.wire.ReasonView;
+import vividcrown.server.wire.SpanView;
+
+/**
+ * What to do about the cells found.
+ *
+ * @param kind chance of swarm, supersedure and emergency cells, empty if there are none
+ * @param departs when the swarm would leave if nothing is done
+ * @param returnVisit the days to come back on: no new cell can be begun any more, and no virgin is out yet
+ * @param youngQueen the dates of the queen to come
+ * @param warnings what can go wrong on this path, every way to a cast among them
+ */
+public record SwarmPlanView(SwarmSchool school, Map<Verdict.CellKind, Double> kind, Rung rung, String rungText,
+        @Nullable SpanView departs, @Nullable SpanView returnVisit, List<StepView> steps,
+        ProofView.@Nullable NextQueenView youngQueen, List<ReasonView> warnings, List<String> materials) {
+
+    /** @param gate what must be so before the next step may begin */
+    public record StepView(SwarmStep.Kind step, SpanView when, SwarmStep.Gate gate, List<ReasonView> reasons) {
+    }
+
+    public static SwarmPlanView of(SwarmPlan plan, SwarmSchool school) {
+        return new SwarmPlanView(school, plan.kind(), plan.rung(), plan.rung().sentence().toString(),
+                plan.departs().map(SpanView::of).orElse(null), plan.returnVisit().map(SpanView::of).orElse(null),
+                ProofView.each(plan.steps(), step -> new StepView(step.kind(), SpanView.of(step.when()), step.gate(),
+                        ReasonView.of(step.reasons()))),
+                plan.youngQueen().map(ProofView.NextQueenView::of).orElse(null), ReasonView.of(plan.warnings()),
+                ProofView.each(plan.materials(), Object::toString));
+    }
+}

@@ -1,0 +1,153 @@
+package vividcrown.server.colony;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+@ExtendWith(Application.class)
+class ColonyTest {
+
+    private final Application.Running application;
+    private Client owner;
+
+    ColonyTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void signIn() {
+        owner = application.signedIn(application.demo().ownerEmail());
+    }
+
+    private JsonNode line(String code) {
+        for (JsonNode line : owner.get("/api/v1/colonies").json()) {
+            if (line.path("code").asString().equals(code)) {
+                return line;
+            }
+        }
+        throw new AssertionError("no colony " + code);
+    }
+
+    private String id(String code) {
+        return line(code).path("id").asString();
+    }
+
+    private JsonNode page(String code) {
+        return owner.get("/api/v1/colonies/" + id(code)).json();
+    }
+
+    private Client.Answer reads(String code, String day, Map<String, Object> reading) {
+        return owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", day + "T10:00:00+02:00", "subjectKind",
+                "COLONY", "subjectId", id(code), "kind", "READ", "detail", Map.of("reading", reading)));
+    }
+
+    @Test
+    void the_list_puts_those_that_need_a_decision_first() {
+        JsonNode lines = owner.get("/api/v1/colonies").json();
+        assertThat(lines).hasSize(12);
+        double before = Double.MAX_VALUE;
+        for (JsonNode line : lines) {
+            assertThat(line.path("need").asDouble()).isLessThanOrEqualTo(before);
+            before = line.path("need").asDouble();
+        }
+        assertThat(lines.get(11).path("leading").asString()).isEqualTo("LAYING_QUEEN");
+        assertThat(line("H 5").path("leading").asString()).isEqualTo("LAYING_WORKERS");
+        assertThat(line("H 7").path("leading").asString()).isEqualTo("DRONE_LAYER");
+    }
+
+    @Test
+    void a_reading_changes_the_verdict_and_a_preview_records_nothing() {
+        Map<String, Object> reading = Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER"));
+        JsonNode preview = owner.post("/api/v1/colonies/" + id("H 6") + "/preview", reading).json();
+        assertThat(preview.path("leading").asString()).isEqualTo("LAYING_QUEEN");
+        assertThat(page("H 6").path("readings")).hasSize(1);
+        assertThat(reads("H 6", "2026-06-09", reading).status()).isEqualTo(200);
+        assertThat(page("H 6").path("readings")).hasSize(2);
+        assertThat(line("H 6").path("leading").asString()).isEqualTo("LAYING_QUEEN");
+    }
+
+    @Test
+    void choosing_an_action_writes_its_follow_ups_and_a_later_reading_answers_them() {
+        Client.Answer chosen = owner.post("/api/v1/colonies/" + id("H 6") + "/choose",
+                Map.of("action", "TEST_FRAME"));
+        assertThat(chosen.status()).as(chosen.text()).isEqualTo(200);
+        assertThat(chosen.json().path("open").get(0).path("days").path("earliest").asString())
+                .isEqualTo("2026-06-12");
+        assertThat(owner.post("/api/v1/colonies/" + id("H 6") + "/choose", Map.of("action", "MARK_BOTH")).findings())
+                .singleElement().asString().contains("not advised");
+        for (int day = 0; day < 4; day++) {
+            owner.post("/api/v1/demo/step", Map.of());
+        }
+        assertThat(stop("H 6").path("reasons").get(0).path("text").asString()).contains("queen cells on the test");
+        reads("H 6", "2026-06-13", Map.of("absent", List.of("CELLS_ON_TEST_FRAME")));
+        assertThat(page("H 6").path("open")).hasSize(1);
+    }
+
+    private JsonNode stop(String code) {
+        for (JsonNode yard : owner.get("/api/v1/round").json().path("yards")) {
+            for (JsonNode stop : yard.path("stops")) {
+                if (stop.path("code").asString().equals(code)) {
+                    return stop;
+                }
+            }
+        }
+        throw new AssertionError("no stop at " + code);
+    }
+
+    @Test
+    void a_colony_not_read_for_weeks_in_the_swarm_season_is_overdue_on_the_round() {
+        assertThat(stop("H 8").path("overdue").asBoolean()).isTrue();
+        assertThat(stop("H 8").path("job").asString()).isEqualTo("READ_COLONY");
+        assertThat(stop("H 8").path("subjectKind").asString()).isEqualTo("COLONY");
+    }
+
+    @Test
+    void swarm_cells_bring_a_plan_of_the_school_asked_for() {
+        JsonNode own = page("H 2").path("swarm");
+        assertThat(own.path("rung").asString()).isEqualTo("ARTIFICIAL_SWARM");
+        assertThat(own.path("school").asString()).isEqualTo("DESTROY_AND_RETURN");
+        JsonNode other = owner.get("/api/v1/colonies/" + id("H 2") + "?school=LEAVE_ONE_NOW").json().path("swarm");
+        assertThat(other.path("school").asString()).isEqualTo("LEAVE_ONE_NOW");
+        assertThat(page("H 1").path("swarm").isMissingNode()).isTrue();
+    }
+
+    @Test
+    void disease_stops_the_work_and_contradictions_are_named() {
+        assertThat(page("H 12").path("verdict").path("stop").findValuesAsString("text")).anySatisfy(
+                text -> assertThat(text).contains("tell the bee authority"));
+        JsonNode clash = page("H 10").path("verdict").path("proof").path("contradictions").get(0);
+        assertThat(clash.path("facts")).hasSize(2);
+    }
+
+    @Test
+    void what_cannot_be_recorded_says_what_to_change() {
+        assertThat(reads("H 1", "2026-06-09", Map.of("seen", List.of("YOUNG_LARVAE"), "absent", List.of("BROOD")))
+                .findings()).singleElement().asString().contains("both seen and absent");
+        assertThat(reads("H 1", "2026-06-10", Map.of("seen", List.of("EGGS"))).findings()).singleElement().asString()
+                .contains("lies ahead");
+        assertThat(owner.put("/api/v1/colonies/" + UUID.randomUUID(),
+                Map.of("yard", UUID.randomUUID(), "code", "H 1", "position", 1, "frames", 10, "format", "round"))
+                .findings()).hasSize(3);
+        assertThat(owner.get("/api/v1/colonies/" + UUID.randomUUID()).status()).isEqualTo(404);
+    }
+
+    @Test
+    void a_new_colony_and_a_frame_format_of_ones_own() {
+        owner.put("/api/v1/settings", Map.of("figures", List.of(), "marking",
+                List.of("WHITE", "YELLOW", "RED", "GREEN", "BLUE"), "units", "METRIC", "formats",
+                List.of(Map.of("name", "Valley box", "sideSquareDecimetres", 9.5))));
+        UUID colony = UUID.randomUUID();
+        assertThat(owner.put("/api/v1/colonies/" + colony, Map.of("yard", line("H 1").path("yard").asString(), "code",
+                "H 20", "position", 99, "frames", 12, "format", "Valley box")).status()).isEqualTo(204);
+        assertThat(line("H 20").path("frames").asInt()).isEqualTo(12);
+        assertThat(line("H 20").path("lastRead").isMissingNode()).isTrue();
+    }
+}
