@@ -18,6 +18,9 @@ const YardScreen = lazy(() => import('../yards/YardScreen'))
 const QueensScreen = lazy(() => import('../queens/QueensScreen'))
 const QueenScreen = lazy(() => import('../queens/QueenScreen'))
 const FilesScreen = lazy(() => import('../files/FilesScreen'))
+const ColoniesScreen = lazy(() => import('../colonies/ColoniesScreen'))
+const ColonyScreen = lazy(() => import('../colonies/ColonyScreen'))
+const ReadScreen = lazy(() => import('../colonies/ReadScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -49,6 +52,9 @@ const router = createBrowserRouter([
       { path: '/grafts/:id', element: later(<GraftScreen />) },
       { path: '/yards', element: later(<YardsScreen />) },
       { path: '/yards/:id', element: later(<YardScreen />) },
+      { path: '/colonies', element: later(<ColoniesScreen />) },
+      { path: '/colonies/:id', element: later(<ColonyScreen />) },
+      { path: '/colonies/:id/read', element: later(<ReadScreen />) },
       { path: '/queens', element: later(<QueensScreen />) },
       { path: '/queens/:id', element: later(<QueenScreen />) },
       { path: '/files', element: later(<FilesScreen />) },

@@ -12,6 +12,7 @@ const PLACES = [
   { to: '/', key: 'round', short: 'r' },
   { to: '/grafts', key: 'grafts', short: 'g' },
   { to: '/yards', key: 'yards', short: 'y' },
+  { to: '/colonies', key: 'colonies', short: 'c' },
   { to: '/queens', key: 'queens', short: 'q' },
   { to: '/files', key: 'files', short: 'f' },
 ] as const

@@ -72,6 +72,17 @@ function tap(stop: Stop, kind: EntryKind, extra: Partial<Tap>): Tap {
 function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const big = 'act act-main min-h-14 flex-1 md:min-h-11 md:flex-none'
+  if (stop.subjectKind === 'COLONY') {
+    return (
+      <Link
+        to={`/colonies/${stop.subject}/read`}
+        className={`${big} inline-flex items-center justify-center`}
+        aria-label={t('round.openLabel', { code: stop.code, job: stop.text })}
+      >
+        {t('colonies.doRead')}
+      </Link>
+    )
+  }
   if (needsItsPage(stop)) {
     const graft = stop.graft ?? stop.queen?.graftId
     return (

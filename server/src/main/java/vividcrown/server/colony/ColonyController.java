@@ -57,11 +57,14 @@ class ColonyController {
     /**
      * @param need how much it needs a decision, 0 and up: doubt, trouble and late looks together; the list is sorted by it
      * @param due what is to be looked for, and when
+     * @param stop signs of disease in the newest reading: nothing may be moved
+     * @param clash readings and events cannot all be true
      * @param daysSinceRead days since the last reading, left out if it was never read
      */
     record ColonyLine(UUID id, String code, UUID yard, String yardName, int frames, String format, Status leading,
             String text, double chance, double need, @Nullable LocalDate lastRead, @Nullable Integer daysSinceRead,
-            VerdictView.@Nullable FollowUpView due, boolean overdue) {
+            VerdictView.@Nullable FollowUpView due, boolean overdue,
+            boolean stop, boolean clash) {
     }
 
     /** @param readings the newest first */
@@ -197,11 +200,15 @@ class ColonyController {
         Optional<VerdictView.FollowUpView> due = book.open(facts).stream().filter(one -> !one.shut()).findFirst();
         boolean overdue = due.map(one -> one.days().latest().isBefore(day)).orElse(false);
         Optional<LocalDate> read = facts.lastRead();
+        boolean stop = !facts.readings().isEmpty()
+                && facts.readings().getLast().seen().stream().anyMatch(Sign::stopsTheWork);
+        boolean clash = !verdict.proof().clashes().isEmpty();
+        double need = Need.of(verdict, read, overdue, ColonyBook.season(yard)) + (stop ? Need.STOP : 0);
         return new ColonyLine(colony.id(), colony.code(), colony.yardId(), yard.name(), colony.frames(),
                 colony.format(), verdict.leading(), verdict.leading().sentence().toString(),
-                verdict.chance(verdict.leading()), Need.of(verdict, read, overdue, ColonyBook.season(yard)),
+                verdict.chance(verdict.leading()), need,
                 read.orElse(null), read.map(last -> (int) ChronoUnit.DAYS.between(last, day)).orElse(null),
-                due.orElse(null), overdue);
+                due.orElse(null), overdue, stop, clash);
     }
 
     /** A plan for the cells of the newest look at cells, if it found any. */

@@ -16,13 +16,16 @@ final class Need {
     /** In the swarm season a gap of more than nine days between looks lets a swarm go. */
     static final int WEEKLY_LOOK_DAYS = 9;
 
+    /** Signs of disease come before everything else. */
+    static final double STOP = 3;
+
     private Need() {
     }
 
     static double of(Verdict verdict, Optional<LocalDate> lastRead, boolean overdue, Season season) {
         double trouble = 1 - verdict.chance(Status.LAYING_QUEEN) - verdict.chance(Status.TWO_QUEENS);
         double doubt = 1 - verdict.chance(verdict.leading());
-        double late = overdue ? 1 : 0;
+        double late = (overdue ? 1 : 0) + (verdict.proof().clashes().isEmpty() ? 0 : 0.5);
         double unread = isLookLate(lastRead, verdict.asOf(), season) ? 0.5 : 0;
         return trouble + doubt + late + unread;
     }

@@ -58,6 +58,9 @@ class ColonyTest {
             assertThat(line.path("need").asDouble()).isLessThanOrEqualTo(before);
             before = line.path("need").asDouble();
         }
+        assertThat(lines.get(0).path("code").asString()).isEqualTo("H 12");
+        assertThat(lines.get(0).path("stop").asBoolean()).isTrue();
+        assertThat(line("H 10").path("clash").asBoolean()).isTrue();
         assertThat(lines.get(11).path("leading").asString()).isEqualTo("LAYING_QUEEN");
         assertThat(line("H 5").path("leading").asString()).isEqualTo("LAYING_WORKERS");
         assertThat(line("H 7").path("leading").asString()).isEqualTo("DRONE_LAYER");

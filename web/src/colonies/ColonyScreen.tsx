@@ -1,0 +1,329 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { Link, useParams } from 'react-router'
+import { answered, api } from '../api/client'
+import type { Advised, ColonyPage, ReadingDetail, SwarmPlan } from '../api/types'
+import { useRecord } from '../outbox/useRecord'
+import { sayDay, saySpan } from '../time/days'
+import { Answer, Findings, Page } from '../ui/Page'
+import { Reasons } from '../ui/Reasons'
+import { BoxFromAbove } from './BoxFromAbove'
+import { colonyQuery } from './queries'
+import { VerdictColumn } from './VerdictColumn'
+
+const SCHOOLS = [
+  'DESTROY_AND_RETURN',
+  'LEAVE_ONE_NOW',
+  'REMOVE_AND_REPEAT',
+  'BEFORE_CELLS',
+] as const
+
+const EVENTS = [
+  'QUEEN_REMOVED',
+  'QUEEN_GIVEN',
+  'CELL_GIVEN',
+  'VIRGIN_GIVEN',
+  'BROOD_GIVEN',
+  'CELLS_DESTROYED',
+  'SWARMED',
+  'CAST',
+  'SPLIT_WITH_QUEEN',
+  'SPLIT_WITHOUT_QUEEN',
+  'QUEEN_CAGED',
+  'QUEEN_RELEASED',
+  'BROOD_TAKEN',
+  'UNITED',
+  'STARTED',
+] as const
+
+export default function ColonyScreen() {
+  const id = useParams().id ?? ''
+  const [school, setSchool] = useState<SwarmPlan['school']>()
+  const query = useQuery(colonyQuery(id, school))
+  return (
+    <Answer query={query}>
+      {(page) => <Colony key={id} page={page} onSchool={(next) => setSchool(next)} />}
+    </Answer>
+  )
+}
+
+function Colony({
+  page,
+  onSchool,
+}: {
+  page: ColonyPage
+  onSchool: (school: SwarmPlan['school']) => void
+}) {
+  const { t } = useTranslation()
+  const { colony, verdict, readings } = page
+  const drawn = readings.find((one) => (one.reading.frames?.length ?? 0) > 0)
+  return (
+    <Page title={colony.code} lead={`${colony.yardName} · ${colony.format}, ${colony.frames}`}>
+      <p className="mb-4">
+        <Link
+          to={`/colonies/${colony.id}/read`}
+          className="act act-main inline-flex min-h-12 items-center"
+        >
+          {t('colonies.doRead')}
+        </Link>
+      </p>
+      <div className="gap-10 lg:grid lg:grid-cols-[24rem_minmax(0,1fr)]">
+        <VerdictColumn verdict={verdict} />
+        <div className="mt-8 min-w-0 lg:mt-0">
+          {page.open.length > 0 && <Open page={page} />}
+          {page.swarm && <Swarm plan={page.swarm} onSchool={onSchool} />}
+          <Options page={page} />
+          {drawn && (
+            <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>
+              <p className="text-sm text-ink-2">{t('read.last', { day: sayDay(drawn.day) })}</p>
+              <BoxFromAbove
+                frames={colony.frames}
+                sides={drawn.reading.frames ?? []}
+                height={130}
+                name={colony.code}
+              />
+            </section>
+          )}
+          <Happened page={page} />
+          <Readings page={page} />
+        </div>
+      </div>
+    </Page>
+  )
+}
+
+function Open({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="open" className="mb-6">
+      <h2 id="open" className="text-xl">
+        {t('colony.chosen', { what: page.chosen?.text })}
+      </h2>
+      <ul className="mt-1 border-t-2 border-ink">
+        {page.open.map((one) => (
+          <li
+            key={`${one.days.earliest}${one.lookFor}`}
+            className="border-b border-rule py-2"
+            data-testid="follow-up"
+          >
+            <strong>{saySpan(one.days)}</strong> · {t('colony.lookFor', { what: one.lookFor })}
+            {!one.shut && <span className="block text-sm text-ink-2">{one.ifNot}</span>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function Options({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const choose = useMutation({
+    mutationFn: (action: Advised['action']) =>
+      answered(
+        api.POST('/api/v1/colonies/{id}/choose', {
+          params: { path: { id: page.colony.id } },
+          body: { action },
+        }),
+      ),
+    onSuccess: () => client.invalidateQueries(),
+  })
+  const { verdict } = page
+  return (
+    <section aria-labelledby="options">
+      <h2 id="options" className="text-xl">
+        {t('colony.options')}
+      </h2>
+      {verdict.decideBy && (
+        <p className="font-semibold">{t('colony.decideBy', { day: sayDay(verdict.decideBy) })}</p>
+      )}
+      <ul className="mt-1 border-t-2 border-ink">
+        {verdict.options.map((option) => (
+          <li
+            key={option.action}
+            className="border-b border-rule py-2"
+            data-testid="option"
+            data-action={option.action}
+          >
+            <div className="flex flex-wrap items-baseline gap-x-4">
+              <h3 className="font-work text-lg font-bold">{option.text}</h3>
+              <span>{t('colony.odds1', { odds: Math.round(option.odds * 100) })}</span>
+              {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
+              <button
+                className="act ml-auto"
+                disabled={choose.isPending}
+                aria-label={t('colony.chooseLabel', { what: option.text })}
+                onClick={() => choose.mutate(option.action)}
+              >
+                {t('colony.choose')}
+              </button>
+            </div>
+            <p className="text-sm text-ink-2">
+              {option.needs} {option.beware}
+              {option.lastSensible &&
+                ` ${t('colony.lastSensible', { day: sayDay(option.lastSensible) })}`}
+            </p>
+            <Reasons reasons={option.reasons.slice(2)} />
+          </li>
+        ))}
+      </ul>
+      <Findings error={choose.error} />
+    </section>
+  )
+}
+
+function Swarm({
+  plan,
+  onSchool,
+}: {
+  plan: SwarmPlan
+  onSchool: (school: SwarmPlan['school']) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="swarm" className="mb-6">
+      <h2 id="swarm" className="text-xl">
+        {plan.rungText}
+      </h2>
+      <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-1">
+        {plan.departs && (
+          <p>
+            {t('swarm.departs')} <strong className="text-crown">{saySpan(plan.departs)}</strong>
+          </p>
+        )}
+        {plan.returnVisit && (
+          <p>
+            {t('swarm.return')} <strong>{saySpan(plan.returnVisit)}</strong>
+          </p>
+        )}
+        <label className="ml-auto">
+          <span className="block text-sm text-ink-2">{t('swarm.school')}</span>
+          <select
+            className="field"
+            value={plan.school}
+            onChange={(event) => onSchool(event.target.value as SwarmPlan['school'])}
+          >
+            {SCHOOLS.map((school) => (
+              <option key={school} value={school}>
+                {t(`swarm.schools.${school}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <ol className="mt-2 border-t-2 border-ink">
+        {plan.steps.map((step, index) => (
+          <li
+            key={`${step.step}${index}`}
+            className="grid gap-x-4 border-b border-rule py-2 sm:grid-cols-[10rem_minmax(0,1fr)]"
+          >
+            <strong>{saySpan(step.when)}</strong>
+            <span>
+              <strong>{t(`swarm.step.${step.step}`)}</strong>
+              {step.gate !== 'NONE' && (
+                <span className="font-semibold text-crown"> · {t(`swarm.gate.${step.gate}`)}</span>
+              )}
+              <span className="block text-sm text-ink-2">
+                {step.reasons.map((reason) => reason.text).join(' ')}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ol>
+      <ul className="mt-2">
+        {plan.warnings.map((warning) => (
+          <li key={warning.text} className="font-semibold text-crown">
+            {warning.text}
+          </li>
+        ))}
+      </ul>
+      {plan.materials.length > 0 && (
+        <p className="mt-1 text-sm text-ink-2">
+          {t('swarm.carry', { what: plan.materials.join('; ') })}
+        </p>
+      )}
+    </section>
+  )
+}
+
+function Happened({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const [event, setEvent] = useState<(typeof EVENTS)[number]>('QUEEN_REMOVED')
+  return (
+    <form
+      className="mt-6 flex flex-wrap items-end gap-3"
+      onSubmit={(submit) => {
+        submit.preventDefault()
+        void record(`${page.colony.code}: ${t(`happened.${event}`)}`, [
+          { subjectKind: 'COLONY', subjectId: page.colony.id, kind: 'HAPPENED', detail: { event } },
+        ])
+      }}
+    >
+      <label>
+        <span className="block text-sm text-ink-2">{t('colony.happened')}</span>
+        <select
+          className="field"
+          value={event}
+          onChange={(change) => setEvent(change.target.value as typeof event)}
+        >
+          {EVENTS.map((one) => (
+            <option key={one} value={one}>
+              {t(`happened.${one}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <button className="act">{t('colony.recordHappened')}</button>
+    </form>
+  )
+}
+
+function Readings({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const words = (reading: ReadingDetail) =>
+    [
+      ...(reading.seen ?? []).map((sign) => t(`sign.${sign}`)),
+      ...(reading.cells ?? []).map((cell) => `${cell.count ?? 1} × ${t(`cellLook.${cell.look}`)}`),
+      ...(reading.absent ?? []).map((sign) => t('colony.no', { what: t(`sign.${sign}`) })),
+    ].join(', ')
+  return (
+    <section aria-labelledby="readings" className="mt-6">
+      <h2 id="readings" className="text-xl">
+        {t('colony.readings')}
+      </h2>
+      {page.readings.length === 0 && <p>{t('colonies.neverRead')}</p>}
+      <ul className="mt-1 border-t-2 border-ink">
+        {page.readings.map((line) => (
+          <li
+            key={line.entry}
+            className="flex flex-wrap gap-x-4 border-b border-rule py-2"
+            data-testid="reading"
+          >
+            <strong className="w-24">{sayDay(line.day)}</strong>
+            <span className="min-w-0 flex-1">{words(line.reading) || t('colony.framesOnly')}</span>
+            <span className="text-sm text-ink-2">{line.by}</span>
+            <button
+              className="min-h-8 underline"
+              aria-label={t('colony.withdrawLabel', { day: sayDay(line.day) })}
+              onClick={() =>
+                void record(`${page.colony.code}: ${t('queen.withdraw')}`, [
+                  {
+                    subjectKind: 'COLONY',
+                    subjectId: page.colony.id,
+                    kind: 'WITHDRAWN',
+                    corrects: line.entry,
+                  },
+                ])
+              }
+            >
+              {t('queen.withdraw')}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,218 @@
+import { useQuery } from '@tanstack/react-query'
+import { useCallback, useEffect, useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import { useNavigate, useParams } from 'react-router'
+import type { ColonyPage } from '../api/types'
+import { useDraft, useRecord } from '../outbox/useRecord'
+import { useSession } from '../session/queries'
+import { longDay, sayDay } from '../time/days'
+import { Answer, Page } from '../ui/Page'
+import { BoxFromAbove } from './BoxFromAbove'
+import { CellsPad } from './CellsPad'
+import { colonyQuery, previewQuery } from './queries'
+import {
+  BOX_SIGNS,
+  EMPTY,
+  everyFrameLookedAt,
+  isEmpty,
+  MORE_SIGNS,
+  sameAs,
+  SIDE_SIGNS,
+  signsOn,
+  tapped,
+  tappedOnSide,
+  toldOf,
+  type Draft,
+  type Side,
+} from './reading'
+import { SignKey } from './SignKey'
+import { VerdictColumn } from './VerdictColumn'
+
+export default function ReadScreen() {
+  const id = useParams().id ?? ''
+  const query = useQuery(colonyQuery(id))
+  return <Answer query={query}>{(page) => <Pad key={id} page={page} />}</Answer>
+}
+
+type Place = { slot: number; side: Side }
+
+function Pad({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { today } = useSession()
+  const navigate = useNavigate()
+  const { record } = useRecord()
+  const { colony, readings } = page
+  const [draft, setDraft, clear] = useDraft<Draft>(`draft-read-${colony.id}`, EMPTY)
+  const [before, setBefore] = useState<Draft[]>([])
+  const [place, setPlace] = useState<Place>()
+  const [more, setMore] = useState(false)
+  const preview = useQuery(previewQuery(colony.id, draft))
+  const last = readings[0]
+
+  const change = useCallback(
+    (next: Draft) => {
+      setBefore((all) => [...all, draft])
+      setDraft(next)
+    },
+    [draft, setDraft],
+  )
+  const undo = useCallback(() => {
+    const previous = before.at(-1)
+    if (!previous) return
+    setBefore(before.slice(0, -1))
+    setDraft(previous)
+  }, [before, setDraft])
+  const done = useCallback(() => {
+    if (isEmpty(draft)) return
+    void record(t('read.recorded', { code: colony.code }), [
+      { subjectKind: 'COLONY', subjectId: colony.id, kind: 'READ', detail: { reading: draft } },
+    ])
+    clear()
+    void navigate(`/colonies/${colony.id}`)
+  }, [clear, colony, draft, navigate, record, t])
+  const select = (slot: number) =>
+    setPlace(
+      place?.slot === slot
+        ? { slot, side: place.side === 'NEAR' ? 'FAR' : 'NEAR' }
+        : { slot, side: 'NEAR' },
+    )
+
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.ctrlKey || event.metaKey || event.altKey) return
+      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement)
+        return
+      if (event.key === 'z') undo()
+      else if (event.key === 's' && last) change(sameAs(last.reading))
+      else if (event.key === 'e') change(everyFrameLookedAt(draft))
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [change, draft, last, undo])
+
+  return (
+    <Page
+      title={colony.code}
+      lead={t('read.lead', { day: longDay(today), format: colony.format, frames: colony.frames })}
+    >
+      <div className="gap-8 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <div className="flex min-w-0 flex-col">
+          <div className="order-3 mt-6 lg:order-none lg:mt-0">
+            <BoxFromAbove
+              frames={colony.frames}
+              sides={draft.frames}
+              height={150}
+              name={t('read.box')}
+              selected={place}
+              onSelect={select}
+            />
+            {last && (last.reading.frames?.length ?? 0) > 0 && (
+              <div className="mt-1">
+                <p className="text-sm text-ink-2">{t('read.last', { day: sayDay(last.day) })}</p>
+                <BoxFromAbove
+                  frames={colony.frames}
+                  sides={last.reading.frames ?? []}
+                  height={70}
+                  name={t('read.last', { day: sayDay(last.day) })}
+                />
+              </div>
+            )}
+          </div>
+          <div className="order-1 mt-1 flex flex-wrap gap-2 lg:order-none lg:mt-3">
+            {last && (
+              <button
+                className="act"
+                aria-keyshortcuts="s"
+                onClick={() => change(sameAs(last.reading))}
+              >
+                {t('read.same')}
+              </button>
+            )}
+            <button
+              className="act"
+              aria-keyshortcuts="e"
+              onClick={() => change(everyFrameLookedAt(draft))}
+            >
+              {t('read.everyFrame')}
+            </button>
+            <button
+              className="act"
+              aria-keyshortcuts="z"
+              disabled={before.length === 0}
+              onClick={undo}
+            >
+              {t('read.undo')}
+            </button>
+          </div>
+          {place ? (
+            <section aria-labelledby="side-pad" className="order-4 lg:order-none">
+              <h2 id="side-pad" className="mt-4 flex flex-wrap items-baseline gap-4 text-xl">
+                {t(`read.side.${place.side}`, { slot: place.slot })}
+                <button className="act text-base" onClick={() => select(place.slot)}>
+                  {t('read.flip')}
+                </button>
+                <button className="act text-base" onClick={() => setPlace(undefined)}>
+                  {t('read.wholeBox')}
+                </button>
+              </h2>
+              <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
+                {SIDE_SIGNS.map((sign) => (
+                  <SignKey
+                    key={sign}
+                    sign={sign}
+                    told={
+                      signsOn(draft, place.slot, place.side).includes(sign) ? 'seen' : 'unlooked'
+                    }
+                    onTap={() => change(tappedOnSide(draft, place.slot, place.side, sign))}
+                  />
+                ))}
+              </div>
+            </section>
+          ) : (
+            <section aria-labelledby="box-pad" className="order-2 lg:order-none">
+              <h2 id="box-pad" className="mt-4 text-xl">
+                {t('read.wholeBox')}
+              </h2>
+              <p className="text-sm text-ink-2">{t('read.how')}</p>
+              <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
+                {[...BOX_SIGNS, ...(more ? MORE_SIGNS : [])].map((sign) => (
+                  <SignKey
+                    key={sign}
+                    sign={sign}
+                    told={toldOf(draft, sign)}
+                    onTap={() => change(tapped(draft, sign))}
+                  />
+                ))}
+              </div>
+              <button className="act mt-2" aria-expanded={more} onClick={() => setMore(!more)}>
+                {more ? t('read.fewer') : t('read.more')}
+              </button>
+              <CellsPad draft={draft} onChange={change} />
+            </section>
+          )}
+        </div>
+        <aside className="mt-6 lg:mt-0" aria-label={t('read.soFar')}>
+          {preview.data ? (
+            <VerdictColumn verdict={preview.data} />
+          ) : (
+            <p className="text-ink-2">
+              {preview.isError ? t('read.verdictLater') : t('connection.loading')}
+            </p>
+          )}
+        </aside>
+      </div>
+      <div className="sticky bottom-14 z-20 mt-4 flex gap-3 bg-paper py-2 md:bottom-0">
+        <button
+          className="act act-main min-h-14 flex-1 text-lg md:flex-none md:px-10"
+          disabled={isEmpty(draft)}
+          onClick={done}
+        >
+          {t('read.done')}
+        </button>
+        <button className="act min-h-14" disabled={isEmpty(draft)} onClick={() => change(EMPTY)}>
+          {t('read.clear')}
+        </button>
+      </div>
+    </Page>
+  )
+}

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest'
+import {
+  addedCell,
+  EMPTY,
+  everyFrameLookedAt,
+  isEmpty,
+  sameAs,
+  signsOn,
+  tapped,
+  tappedOnSide,
+  toldOf,
+} from './reading'
+
+describe('a tap on a sign', () => {
+  it('goes from not looked at to seen, to absent, and back', () => {
+    const seen = tapped(EMPTY, 'CALM')
+    expect(toldOf(seen, 'CALM')).toBe('seen')
+    const absent = tapped(seen, 'CALM')
+    expect(toldOf(absent, 'CALM')).toBe('absent')
+    expect(isEmpty(tapped(absent, 'CALM'))).toBe(true)
+  })
+})
+
+describe('a frame side', () => {
+  it('keeps signs in the order of tapping and apart from its other side', () => {
+    let draft = tappedOnSide(EMPTY, 6, 'FAR', 'SEALED_WORKER')
+    draft = tappedOnSide(draft, 6, 'FAR', 'EGGS_SINGLE')
+    draft = tappedOnSide(draft, 6, 'NEAR', 'POLLEN')
+    expect(signsOn(draft, 6, 'FAR')).toEqual(['SEALED_WORKER', 'EGGS_SINGLE'])
+    expect(signsOn(draft, 6, 'NEAR')).toEqual(['POLLEN'])
+  })
+
+  it('is forgotten when its last sign is taken away', () => {
+    const draft = tappedOnSide(EMPTY, 6, 'FAR', 'POLLEN')
+    expect(isEmpty(tappedOnSide(draft, 6, 'FAR', 'POLLEN'))).toBe(true)
+  })
+})
+
+describe('cells', () => {
+  it('of one look and place are counted together', () => {
+    let draft = addedCell(EMPTY, 'LONG', 'BOTTOM_EDGE')
+    draft = addedCell(draft, 'LONG', 'BOTTOM_EDGE')
+    draft = addedCell(draft, 'LONG', 'FACE')
+    expect(draft.cells).toEqual([
+      { look: 'LONG', place: 'BOTTOM_EDGE', count: 2 },
+      { look: 'LONG', place: 'FACE', count: 1 },
+    ])
+  })
+})
+
+describe('every frame looked at', () => {
+  it('makes absent only what was not seen, on the box or on any side', () => {
+    const draft = tappedOnSide(tapped(EMPTY, 'SEALED_WORKER'), 4, 'NEAR', 'EGGS_SINGLE')
+    const whole = everyFrameLookedAt(draft)
+    expect(whole.absent).toEqual(['LARVAE', 'SEALED_DRONE_SCATTERED', 'QUEEN_CELLS'])
+  })
+
+  it('does not deny living cells, and does deny them beside empty ones', () => {
+    expect(everyFrameLookedAt(addedCell(EMPTY, 'RIPE', 'FACE')).absent).not.toContain('QUEEN_CELLS')
+    expect(everyFrameLookedAt(addedCell(EMPTY, 'EMERGED', 'FACE')).absent).toContain('QUEEN_CELLS')
+  })
+})
+
+describe('same as last time', () => {
+  it('takes everything over and fills what was left out with nothing', () => {
+    expect(sameAs({ seen: ['CALM'] })).toEqual({ ...EMPTY, seen: ['CALM'] })
+  })
+})
