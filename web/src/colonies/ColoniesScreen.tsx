@@ -1,15 +1,22 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
+import { useState } from 'react'
 import { saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { coloniesQuery } from './queries'
+import { SetUpForm } from './SetUpForm'
 
 export default function ColoniesScreen() {
   const { t } = useTranslation()
   const query = useQuery(coloniesQuery)
+  const [adding, setAdding] = useState(false)
   return (
     <Page title={t('nav.colonies')} lead={t('colonies.lead')}>
+      <button className="act mb-3" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+        {t('setUp.new')}
+      </button>
+      {adding && <SetUpForm onDone={() => setAdding(false)} />}
       <Answer query={query}>
         {(lines) =>
           lines.length === 0 ? (

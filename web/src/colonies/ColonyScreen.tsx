@@ -8,8 +8,10 @@ import { useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Findings, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
+import { YearDot } from '../queens/YearDot'
 import { BoxFromAbove } from './BoxFromAbove'
 import { colonyQuery } from './queries'
+import { SetUpForm } from './SetUpForm'
 import { VerdictColumn } from './VerdictColumn'
 
 const SCHOOLS = [
@@ -57,6 +59,7 @@ function Colony({
 }) {
   const { t } = useTranslation()
   const { colony, verdict, readings } = page
+  const [changing, setChanging] = useState(false)
   const drawn = readings.find((one) => (one.reading.frames?.length ?? 0) > 0)
   return (
     <Page title={colony.code} lead={`${colony.yardName} · ${colony.format}, ${colony.frames}`}>
@@ -67,6 +70,32 @@ function Colony({
         >
           {t('colonies.doRead')}
         </Link>
+        <button
+          className="act ml-3"
+          aria-expanded={changing}
+          onClick={() => setChanging(!changing)}
+        >
+          {t('setUp.change')}
+        </button>
+      </p>
+      {changing && <SetUpForm page={page} onDone={() => setChanging(false)} />}
+      <p className="mb-3 flex flex-wrap items-center gap-x-6">
+        {page.queen && (
+          <>
+            <Link className="inline-block min-h-6 underline" to={`/queens/${page.queen.id}`}>
+              {page.queen.name || page.queen.code}
+            </Link>
+            <YearDot queen={page.queen} />
+          </>
+        )}
+        {page.strength && (
+          <span>
+            {t(page.strength.plausible ? 'colony.strength' : 'colony.tooMany', {
+              frames: page.strength.framesOfBees,
+              bees: page.strength.bees.toLocaleString('en'),
+            })}
+          </span>
+        )}
       </p>
       <div className="gap-10 lg:grid lg:grid-cols-[24rem_minmax(0,1fr)]">
         <VerdictColumn verdict={verdict} />

@@ -8,6 +8,7 @@ import { useSession } from '../session/queries'
 import { longDay, sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { BoxFromAbove } from './BoxFromAbove'
+import { BoxNumbers } from './BoxNumbers'
 import { CellsPad } from './CellsPad'
 import { colonyQuery, previewQuery } from './queries'
 import {
@@ -187,6 +188,7 @@ function Pad({ page }: { page: ColonyPage }) {
               <button className="act mt-2" aria-expanded={more} onClick={() => setMore(!more)}>
                 {more ? t('read.fewer') : t('read.more')}
               </button>
+              <BoxNumbers draft={draft} onChange={change} />
               <CellsPad draft={draft} onChange={change} />
             </section>
           )}

@@ -8,6 +8,9 @@ export type Draft = {
   absent: Sign[]
   cells: CellsDetail[]
   frames: SideDetail[]
+  framesOfBees?: number
+  temper?: number
+  pollenColours?: number
 }
 
 export const EMPTY: Draft = { seen: [], absent: [], cells: [], frames: [] }

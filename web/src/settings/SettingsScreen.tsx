@@ -9,6 +9,23 @@ import { linesOf, ownFigures, type FigureLine } from './figures'
 import { settingsQuery } from './queries'
 
 const CODE = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
+const SWARM_SCHOOLS = [
+  'DESTROY_AND_RETURN',
+  'LEAVE_ONE_NOW',
+  'REMOVE_AND_REPEAT',
+  'BEFORE_CELLS',
+] as const
+const ACTIONS = [
+  'TEST_FRAME',
+  'GIVE_CELL',
+  'GIVE_QUEEN',
+  'BROOD_THEN_QUEEN',
+  'BROOD_WEEKLY',
+  'SHAKE_OUT',
+  'SHAKE_OUT_FOR_A_NUC',
+  'UNITE',
+  'BREAK_UP',
+] as const
 const PARTS = ['earliest', 'likely', 'latest'] as const
 
 export default function SettingsScreen() {
@@ -29,6 +46,9 @@ function Form({ page }: { page: SettingsPage }) {
   const [marking, setMarking] = useState(page.settings.marking)
   const [lines, setLines] = useState(() => linesOf(page.standard, page.settings.figures))
   const { own, half } = ownFigures(lines)
+  const [swarm, setSwarm] = useState(page.settings.swarm ?? 'DESTROY_AND_RETURN')
+  const [preferred, setPreferred] = useState(page.settings.preferred ?? [])
+  const [formats, setFormats] = useState(page.settings.formats ?? [])
   const change = useMutation({
     mutationFn: (body: Settings) => answered(api.PUT('/api/v1/settings', { body })),
     onSuccess: () => client.invalidateQueries(),
@@ -38,7 +58,15 @@ function Form({ page }: { page: SettingsPage }) {
       className="max-w-4xl"
       onSubmit={(event) => {
         event.preventDefault()
-        if (half.length === 0) change.mutate({ figures: own, marking, units })
+        if (half.length === 0)
+          change.mutate({
+            figures: own,
+            marking,
+            units,
+            swarm,
+            preferred,
+            formats: formats.filter((one) => one.name.trim() !== ''),
+          })
       }}
     >
       <fieldset disabled={!mayChange}>
@@ -55,6 +83,13 @@ function Form({ page }: { page: SettingsPage }) {
             <option value="US">{t('settings.US')}</option>
           </select>
         </label>
+        <Schools
+          swarm={swarm}
+          setSwarm={setSwarm}
+          preferred={preferred}
+          setPreferred={setPreferred}
+        />
+        <Formats formats={formats} setFormats={setFormats} />
         <Figures page={page} lines={lines} setLines={setLines} />
         {half[0] && (
           <p role="alert" className="mt-3 font-semibold text-crown">
@@ -118,6 +153,122 @@ function Marking({
           {t('settings.international')}
         </button>
       </div>
+    </section>
+  )
+}
+
+type Swarm = NonNullable<Settings['swarm']>
+type Preferred = NonNullable<Settings['preferred']>
+type Formats = NonNullable<Settings['formats']>
+
+/** The operation's own way where the trade is of several minds. */
+function Schools({
+  swarm,
+  setSwarm,
+  preferred,
+  setPreferred,
+}: {
+  swarm: Swarm
+  setSwarm: (next: Swarm) => void
+  preferred: Preferred
+  setPreferred: (next: Preferred) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="schools" className="mt-6">
+      <h2 id="schools" className="text-xl">
+        {t('settings.schools')}
+      </h2>
+      <label className="mt-1 block max-w-md">
+        <span className="block text-sm text-ink-2">{t('settings.swarm')}</span>
+        <select
+          className="field"
+          value={swarm}
+          onChange={(event) => setSwarm(event.target.value as Swarm)}
+        >
+          {SWARM_SCHOOLS.map((one) => (
+            <option key={one} value={one}>
+              {t(`swarm.schools.${one}`)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <fieldset className="mt-3">
+        <legend className="text-sm text-ink-2">{t('settings.preferred')}</legend>
+        <div className="flex flex-wrap gap-x-6">
+          {ACTIONS.map((one) => (
+            <label key={one} className="flex min-h-10 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-5"
+                checked={preferred.includes(one)}
+                onChange={(event) =>
+                  setPreferred(
+                    event.target.checked
+                      ? [...preferred, one]
+                      : preferred.filter((other) => other !== one),
+                  )
+                }
+              />
+              {t(`action.${one}`)}
+            </label>
+          ))}
+        </div>
+      </fieldset>
+    </section>
+  )
+}
+
+function Formats({
+  formats,
+  setFormats,
+}: {
+  formats: Formats
+  setFormats: (next: Formats) => void
+}) {
+  const { t } = useTranslation()
+  const change = (at: number, next: Partial<Formats[number]>) =>
+    setFormats(formats.map((one, index) => (index === at ? { ...one, ...next } : one)))
+  return (
+    <section aria-labelledby="formats" className="mt-6">
+      <h2 id="formats" className="text-xl">
+        {t('settings.formats')}
+      </h2>
+      <p className="mt-1 text-ink-2">{t('settings.formatsHow')}</p>
+      {formats.map((one, at) => (
+        <div key={at} className="mt-2 flex flex-wrap gap-3">
+          <input
+            className="field w-60"
+            aria-label={t('settings.formatName')}
+            value={one.name}
+            onChange={(event) => change(at, { name: event.target.value })}
+          />
+          <input
+            className="field w-32"
+            type="number"
+            min={1}
+            max={30}
+            step={0.1}
+            aria-label={t('settings.formatArea')}
+            value={one.sideSquareDecimetres}
+            onChange={(event) => change(at, { sideSquareDecimetres: Number(event.target.value) })}
+          />
+          <button
+            type="button"
+            className="act"
+            onClick={() => setFormats(formats.filter((_, index) => index !== at))}
+          >
+            {t('read.takeAway')}
+          </button>
+        </div>
+      ))}
+      <button
+        type="button"
+        className="act mt-2"
+        onClick={() => setFormats([...formats, { name: '', sideSquareDecimetres: 8 }])}
+      >
+        {t('settings.addFormat')}
+      </button>
     </section>
   )
 }

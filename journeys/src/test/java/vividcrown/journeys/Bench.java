@@ -4,6 +4,7 @@ import com.microsoft.playwright.Page;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -15,6 +16,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.brood.BroodProver;
+import vividcrown.core.judgement.Judge;
+import vividcrown.core.judgement.Season;
+import vividcrown.core.reading.Reading;
+import vividcrown.core.reading.Sign;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -94,6 +101,32 @@ class Bench {
         print("a yard of 432 nucs over HTTP", "%.1f ms, its rows by bare SQL %.1f ms, ratio %.1f", page, pageRows,
                 page / pageRows);
         firstLoad(application.demo());
+        reckoning();
+    }
+
+    /** One core: the work runs on this thread alone. */
+    private static void reckoning() {
+        LocalDate day = LocalDate.of(2026, 6, 10);
+        List<Reading> readings = List.of(Reading.of(day.minusDays(30), Sign.EGGS),
+                Reading.of(day.minusDays(14), Sign.SEALED_WORKER).without(Sign.EGGS),
+                Reading.of(day).without(Sign.BROOD, Sign.QUEEN_CELLS));
+        Judge judge = new Judge(Assumptions.standard(), Season.NORTHERN);
+        int times = 2_000;
+        double proof = milliseconds(() -> {
+            for (int time = 0; time < times; time++) {
+                BroodProver.prove(readings, List.of(), day, Assumptions.standard());
+            }
+            return readings;
+        }) / times;
+        double verdict = milliseconds(() -> {
+            for (int time = 0; time < times / 20; time++) {
+                judge.judge(readings, List.of(), day);
+            }
+            return readings;
+        }) / (times / 20.0);
+        print("brood proofs on one core", "%.0f a second, target 10,000, ratio %.1f", 1000 / proof,
+                1000 / proof / 10_000);
+        print("a judgement over 30 days with three readings", "%.2f ms, target 1 ms", verdict);
     }
 
     private void firstLoad(Application.Demo demo) {

@@ -51,6 +51,8 @@ create table colony (
     position      int not null,
     frames        int not null,
     format        text not null,
+    -- its queen, where she has a record of her own
+    queen_id      uuid,
     set_up_on     date not null,
     last_read_on  date,
     unique (operation_id, code)

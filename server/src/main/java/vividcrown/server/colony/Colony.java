@@ -22,6 +22,7 @@ public class Colony {
     private int position;
     private int frames;
     private String format;
+    private @Nullable UUID queenId;
     private LocalDate setUpOn;
     private @Nullable LocalDate lastReadOn;
 
@@ -36,6 +37,7 @@ public class Colony {
         this.position = setUp.position();
         this.frames = setUp.frames();
         this.format = setUp.format();
+        this.queenId = setUp.queen();
         this.setUpOn = setUpOn;
         this.lastReadOn = lastReadOn;
     }
@@ -62,6 +64,11 @@ public class Colony {
 
     public String format() {
         return format;
+    }
+
+    /** Its queen, if she has a record of her own. */
+    public Optional<UUID> queenId() {
+        return Optional.ofNullable(queenId);
     }
 
     /** The day of the newest reading, or of the set-up if it was never read. */

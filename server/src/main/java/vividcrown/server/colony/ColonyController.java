@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.colony.Strength;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
@@ -44,6 +45,9 @@ import vividcrown.server.journal.SubjectKind;
 import vividcrown.server.person.People;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.queen.QueenReader;
+import vividcrown.server.queen.QueenView;
+import vividcrown.server.queen.Queens;
 import vividcrown.server.settings.Settings;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
@@ -67,8 +71,19 @@ class ColonyController {
             boolean stop, boolean clash) {
     }
 
+    /**
+     * What was counted, apart from what follows from it.
+     *
+     * @param framesOfBees counted frames covered with bees
+     * @param bees about how many that makes
+     * @param plausible false if no colony is that big
+     */
+    record StrengthView(double framesOfBees, int bees, boolean plausible) {
+    }
+
     /** @param readings the newest first */
-    record ColonyPage(ColonyLine colony, VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
+    record ColonyPage(ColonyLine colony, int position, @Nullable QueenView queen, @Nullable StrengthView strength,
+            VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
             List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm) {
     }
 
@@ -84,17 +99,22 @@ class ColonyController {
     private final Colonies colonies;
     private final ColonyBook book;
     private final Yards yards;
+    private final Queens queens;
+    private final QueenReader reader;
     private final SettingsInForce settings;
     private final People people;
     private final Recorder recorder;
     private final Payloads payloads;
     private final Today today;
 
-    ColonyController(Colonies colonies, ColonyBook book, Yards yards, SettingsInForce settings, People people,
+    ColonyController(Colonies colonies, ColonyBook book, Yards yards, Queens queens, QueenReader reader,
+            SettingsInForce settings, People people,
             Recorder recorder, Payloads payloads, Today today) {
         this.colonies = colonies;
         this.book = book;
         this.yards = yards;
+        this.queens = queens;
+        this.reader = reader;
         this.settings = settings;
         this.people = people;
         this.recorder = recorder;
@@ -123,7 +143,10 @@ class ColonyController {
                     book.detail(entry)));
         }
         Yard yard = yards.findById(colony.yardId()).orElseThrow();
-        return new ColonyPage(line(colony, facts, yard), book.view(facts, colony, today.day()), readings,
+        return new ColonyPage(line(colony, facts, yard), colony.position(),
+                colony.queenId().flatMap(queens::findById)
+                        .map(queen -> reader.view(List.of(queen), today.day()).getFirst()).orElse(null),
+                strength(colony, readings), book.view(facts, colony, today.day()), readings,
                 facts.chosen().map(this::chosenLine).orElse(null), book.open(facts), swarm(facts, yard, school));
     }
 
@@ -152,6 +175,9 @@ class ColonyController {
         if (!settings.current().frameFormats().containsKey(asked.format())) {
             findings.add(new Refusal.Finding("format", "There is no frame format \"%s\". Choose one of %s, or add it."
                     .formatted(asked.format(), settings.current().frameFormats().keySet())));
+        }
+        if (asked.queen() != null && !queens.existsById(asked.queen())) {
+            findings.add(new Refusal.Finding("queen", "There is no queen with this id. Choose one from the list."));
         }
         colonies.findByCode(asked.code().strip()).filter(other -> !other.id().equals(id))
                 .ifPresent(_ -> findings.add(new Refusal.Finding("code",
@@ -192,6 +218,19 @@ class ColonyController {
     private ChosenLine chosenLine(JournalEntry entry) {
         Action action = book.chosen(entry).action();
         return new ChosenLine(entry.id(), entry.happenedOn(), action, action.sentence().toString());
+    }
+
+    /** From the newest reading that counted frames of bees. */
+    private @Nullable StrengthView strength(Colony colony, List<ReadingLine> readings) {
+        Double area = settings.current().frameFormats().get(colony.format());
+        if (area == null) {
+            return null;
+        }
+        Strength strength = new Strength(area);
+        return readings.stream().flatMap(line -> Optional.ofNullable(line.reading().framesOfBees()).stream())
+                .findFirst()
+                .map(frames -> new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames)))
+                .orElse(null);
     }
 
     private ColonyLine line(Colony colony, ColonyBook.Facts facts, Yard yard) {

@@ -122,7 +122,8 @@ final class DemoColonies {
     private void read(String hive, int daysAgo, @Nullable List<SideDetail> frames, List<Sign> seen, List<Sign> absent,
             CellsDetail... cells) {
         book.entry(hive, today.minusDays(daysAgo), EntryKind.READ, Detail.ofReading(
-                new ReadingDetail(seen, absent, List.of(cells), frames, null, null, null, null)));
+                new ReadingDetail(seen, absent, List.of(cells), frames, frames == null ? null : 8.0,
+                        null, null, null)));
     }
 
     private void happened(String hive, int daysAgo, EventKind kind) {

@@ -265,7 +265,9 @@ final class DemoSeason {
             @Override
             public void colony(String code, String yard, int position, int frames, String format) {
                 add(SubjectKind.COLONY, id(code), LocalDate.of(2026, 4, 6), EntryKind.COLONY_SET_UP,
-                        payloads.write(new ColonySetUp(id(yard), code, position, frames, format)), owner);
+                        payloads.write(new ColonySetUp(id(yard), code, position, frames, format,
+                                code.equals("H 1") ? id("Runa") : code.equals("H 11") ? id("Selva") : null)),
+                        owner);
             }
 
             @Override

@@ -3,6 +3,7 @@ package vividcrown.server.settings;
 import com.fasterxml.uuid.Generators;
 import jakarta.validation.Valid;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,8 +29,11 @@ import vividcrown.server.problem.Refusal;
 @RequestMapping("/api/v1/settings")
 class SettingsController {
 
-    /** @param standard the trade's value of every figure, with its source */
-    record SettingsPage(Settings settings, List<StandardFigure> standard) {
+    /**
+     * @param formats comb area of one side, dm², by name: the usual frames and the own
+     * @param standard the trade's value of every figure, with its source
+     */
+    record SettingsPage(Settings settings, List<StandardFigure> standard, Map<String, Double> formats) {
     }
 
     record StandardFigure(OwnFigure value, String source) {
@@ -82,6 +86,6 @@ class SettingsController {
     private static SettingsPage page(Settings settings) {
         return new SettingsPage(settings, Stream.of(Figure.values()).map(
                 figure -> new StandardFigure(OwnFigure.of(figure, figure.standard()), figure.source().citation()))
-                .toList());
+                .toList(), settings.frameFormats());
     }
 }
