@@ -52,14 +52,14 @@ class KilledServerJourney {
                 "-XX:TieredStopAtLevel=1", "-jar", jar.toString(), "--server.port=" + port);
         builder.environment().put("DATABASE_URL", application.databaseUrl());
         Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
-        for (int attempt = 0; attempt < 240; attempt++) {
+        for (int attempt = 0; attempt < 720; attempt++) {
             if (answers(port)) {
                 return process;
             }
             Thread.sleep(250);
         }
         process.destroyForcibly();
-        throw new AssertionError("the server did not start within a minute");
+        throw new AssertionError("the server did not start within three minutes");
     }
 
     private static boolean answers(int port) {
