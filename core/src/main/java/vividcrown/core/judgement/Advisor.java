@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
@@ -35,6 +36,8 @@ public final class Advisor {
     private static final double BEGIN_CELLS = 0.85;
     private static final double UNITED = 0.95;
     private static final double SHAKEN_OUT = 0.9;
+    /** Bees joined to another hive are saved, the colony is not. */
+    private static final double GIVEN_UP = 0.6;
     /** Practice is to act two or three weeks earlier than one would like. */
     private static final int ACT_EARLIER_DAYS = 14;
 
@@ -56,24 +59,28 @@ public final class Advisor {
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
         boolean longQueenless = longQueenless(verdict, readings);
         List<Option> options = new ArrayList<>();
-        for (Action action : actions(verdict.leading())) {
+        for (Action action : actions(verdict)) {
             boolean movesBrood = movesFrames(action) && !stop.isEmpty();
             if (!movesBrood) {
                 options.add(option(action, verdict, today, longQueenless));
             }
         }
         options.sort(Comparator.comparing(Option::ownSchool).reversed()
-                .thenComparing(Comparator.comparingDouble(Option::odds).reversed()));
+                .thenComparing(Comparator.comparingDouble(Option::value).reversed()));
         return new Advice(options, stop, decideBy(verdict, today));
     }
 
     /** Every school's actions for a state. */
-    private static List<Action> actions(Status status) {
-        return switch (status) {
+    private static List<Action> actions(Verdict verdict) {
+        return switch (verdict.leading()) {
             case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE);
             case TWO_QUEENS -> List.of(Action.MARK_BOTH, Action.LEAVE_ALONE);
             case VIRGIN -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.TEST_FRAME, Action.GIVE_CELL, Action.UNITE);
-            case CELLS -> List.of(Action.ARTIFICIAL_SWARM, Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN);
+            case CELLS -> switch (kind(verdict)) {
+                case SWARM -> List.of(Action.ARTIFICIAL_SWARM, Action.REDUCE_TO_ONE_CELL);
+                case SUPERSEDURE -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.ARTIFICIAL_SWARM);
+                case EMERGENCY -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
+            };
             case JUST_SWARMED -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
             case DRONE_LAYER -> List.of(Action.REQUEEN, Action.UNITE, Action.GIVE_CELL, Action.BREAK_UP);
             case LAYING_WORKERS -> List.of(Action.SHAKE_OUT_FOR_A_NUC, Action.SHAKE_OUT, Action.BROOD_WEEKLY,
@@ -82,6 +89,23 @@ public final class Advisor {
                     Action.BROOD_THEN_QUEEN, Action.GIVE_QUEEN, Action.UNITE, Action.BREAK_UP);
             case RECENTLY_QUEENLESS -> List.of(Action.GIVE_QUEEN, Action.GIVE_CELL, Action.WAIT_FOR_YOUNG_QUEEN,
                     Action.GIVE_FRAME_WITH_CELLS, Action.UNITE);
+        };
+    }
+
+    private static Verdict.CellKind kind(Verdict verdict) {
+        return verdict.cellKind().entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
+                .orElse(Verdict.CellKind.SWARM);
+    }
+
+    /** Odds less what it costs, in parts of a colony. Common practice put into numbers. */
+    private static double value(Action action, double odds) {
+        return switch (action) {
+            case UNITE, SHAKE_OUT, BREAK_UP -> GIVEN_UP * odds;
+            case GIVE_QUEEN, REQUEEN -> odds - 0.1;
+            case BROOD_THEN_QUEEN, SHAKE_OUT_FOR_A_NUC -> odds - 0.15;
+            case BROOD_WEEKLY -> odds - 0.08;
+            case GIVE_CELL, GIVE_FRAME_WITH_CELLS, TEST_FRAME -> odds - 0.03;
+            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM, MARK_BOTH -> odds;
         };
     }
 
@@ -102,7 +126,7 @@ public final class Advisor {
                         + " + 21, from the climate of the place"),
                 "advice.mating",
                 percent(mating.of(today.plusDays(days))))));
-        return new Option(action, odds, preferred.contains(action),
+        return new Option(action, odds, value(action, odds), preferred.contains(action),
                 emergesIn.flatMap(days -> mating.lastSensibleEmergence(today).map(last -> last.minusDays(days)))
                         .filter(last -> !last.isBefore(today)),
                 followUps(action, verdict, today), cautions(action), reasons);
@@ -226,7 +250,7 @@ public final class Advisor {
         boolean oldBees = readings.stream().max(Comparator.comparing(Reading::day))
                 .map(reading -> reading.saw(Sign.BEES_OLD)).orElse(false);
         return oldBees || verdict.proof().queenlessSince()
-                .map(since -> since.latest().isBefore(verdict.asOf().minusDays(28))).orElse(false);
+                .map(since -> since.latest().isBefore(verdict.asOf().minusDays(27))).orElse(false);
     }
 
     /** For a colony that rests on a virgin: two weeks before the last day on which one can sensibly come out. */

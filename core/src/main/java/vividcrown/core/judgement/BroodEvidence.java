@@ -23,7 +23,7 @@ final class BroodEvidence {
             new Look(Sign.LARVAE, 0.98, 0.01, 3, 9), new Look(Sign.SEALED_WORKER, 0.985, 0.008, 9, 22),
             new Look(Sign.EMERGING_WORKERS, 0.6, 0.01, 20, 22));
     /** A failing queen leaves some worker brood among the drones. */
-    private static final double WORKER_BROOD_OF_A_DRONE_LAYER = 0.22;
+    private static final double WORKER_BROOD_OF_A_DRONE_LAYER = 0.4;
     /** Under a queen that began to lay days ago older brood may be left from the one before. */
     private static final double BROOD_LEFT_BY_ANOTHER = 0.2;
     private static final int GIFT_SHOWS_FOR = 22;

@@ -44,8 +44,9 @@ final class CellEvidence {
             case JUST_SWARMED -> 0.9;
             case VIRGIN -> phase.days() <= 3 ? 0.2 : 0.03;
             case RECENTLY_QUEENLESS -> phase.days() >= 1 ? 0.25 : 0.05;
-            case LAYING_QUEEN -> 0.01;
-            case TWO_QUEENS -> 0.05;
+            // with a queen and living cells the state is "cells under way"
+            case LAYING_QUEEN -> 0.001;
+            case TWO_QUEENS -> 0.01;
             case DRONE_LAYER -> 0.1;
             case LAYING_WORKERS -> 0.05;
             case HOPELESSLY_QUEENLESS -> 0.02;

@@ -4,10 +4,12 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.brood.BroodProver;
@@ -60,7 +62,7 @@ public final class Judge {
         Map<Status, Double> odds = walk.belief.odds();
         Status leading = odds.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
         return new Verdict(asOf, odds, leading, weighed(walk, leading),
-                new LookAhead(season).best(walk.belief, asOf),
+                new LookAhead(season).best(walk.belief, asOf, toldOn(looks, asOf)),
                 BroodProver.prove(readings, events, asOf, assumptions), kinds(walk.belief));
     }
 
@@ -92,6 +94,23 @@ public final class Judge {
             belief = belief.dayLater(day, season);
             day = day.plusDays(1);
         }
+    }
+
+    /** What was looked at on that day already: the same look once more would tell nothing new. */
+    private static Set<BestLook.Kind> toldOn(List<Reading> readings, LocalDate day) {
+        Set<BestLook.Kind> told = EnumSet.noneOf(BestLook.Kind.class);
+        for (Reading reading : readings) {
+            if (reading.day().equals(day)) {
+                Map.of(BestLook.Kind.EGGS, Sign.EGGS, BestLook.Kind.SEALED_BROOD, Sign.SEALED_WORKER,
+                        BestLook.Kind.CELLS, Sign.QUEEN_CELLS, BestLook.Kind.QUEEN, Sign.QUEEN)
+                        .forEach((kind, sign) -> {
+                            if (reading.saw(sign) || reading.missed(sign)) {
+                                told.add(kind);
+                            }
+                        });
+            }
+        }
+        return told;
     }
 
     private static Optional<LocalDate> firstDay(List<Reading> readings, List<ColonyEvent> events) {
@@ -135,7 +154,9 @@ public final class Judge {
     /** An absence that follows from a more general absence says nothing of its own. */
     private static boolean isTold(SignOdds line, Reading reading) {
         if (reading.saw(line.sign())) {
-            return true;
+            // who saw a virgin has seen a queen, and that says nothing further
+            return Likelihoods.table().stream().noneMatch(other -> reading.saw(other.sign())
+                    && other.sign().general().contains(line.sign()) && other.group() == line.group());
         }
         boolean implied = line.sign().general().stream().anyMatch(reading::missed);
         boolean ofEggs = line.group() == SignOdds.Group.EGG_PATTERN || line.group() == SignOdds.Group.EGG_WALLS;

@@ -7,6 +7,7 @@ import static vividcrown.core.judgement.SignOdds.Group.DRONE_BROOD;
 import static vividcrown.core.judgement.SignOdds.Group.EGG_PATTERN;
 import static vividcrown.core.judgement.SignOdds.Group.EGG_WALLS;
 import static vividcrown.core.judgement.SignOdds.Group.NEST;
+import static vividcrown.core.judgement.SignOdds.Group.PATTERN;
 import static vividcrown.core.judgement.SignOdds.Group.QUEEN;
 import static vividcrown.core.judgement.SignOdds.Group.SWARM_MOOD;
 import static vividcrown.core.judgement.SignOdds.Group.TEST;
@@ -69,13 +70,13 @@ final class Likelihoods {
             // an egg or two doubled by a young queen is no alarm
             line(Sign.EGGS_SINGLE, EGG_PATTERN, 0.04).in(LAYING_QUEEN, 0.93).in(TWO_QUEENS, 0.93).in(CELLS, 0.7)
                     .in(DRONE_LAYER, 0.8).in(LAYING_WORKERS, 0.08).in(RECENTLY_QUEENLESS, 0.35),
-            line(Sign.EGGS_SEVERAL, EGG_PATTERN, 0.01).in(LAYING_WORKERS, 0.92).in(DRONE_LAYER, 0.15)
-                    .in(LAYING_QUEEN, 0.03).in(TWO_QUEENS, 0.06),
-            line(Sign.EGGS_ON_WALLS, EGG_WALLS, 0.006).in(LAYING_WORKERS, 0.8).in(DRONE_LAYER, 0.05),
-            line(Sign.SEALED_DRONE_SCATTERED, DRONE_BROOD, 0.03).in(LAYING_WORKERS, 0.85).in(DRONE_LAYER, 0.9),
+            line(Sign.EGGS_SEVERAL, EGG_PATTERN, 0.006).in(LAYING_WORKERS, 0.92).in(DRONE_LAYER, 0.08)
+                    .in(LAYING_QUEEN, 0.006).in(TWO_QUEENS, 0.03),
+            line(Sign.EGGS_ON_WALLS, EGG_WALLS, 0.002).in(LAYING_WORKERS, 0.8).in(DRONE_LAYER, 0.05),
+            line(Sign.SEALED_DRONE_SCATTERED, DRONE_BROOD, 0.01).in(LAYING_WORKERS, 0.85).in(DRONE_LAYER, 0.9),
             line(Sign.SEALED_DRONE_IN_DRONE_COMB, DRONE_BROOD, 0.3).in(LAYING_QUEEN, 0.5).in(CELLS, 0.7)
                     .in(TWO_QUEENS, 0.5).in(LAYING_WORKERS, 0.2),
-            line(Sign.SEALED_WORKER_SPOTTY, DRONE_BROOD, 0.15).in(DRONE_LAYER, 0.4).in(LAYING_QUEEN, 0.12),
+            line(Sign.SEALED_WORKER_SPOTTY, PATTERN, 0.15).in(DRONE_LAYER, 0.6).in(LAYING_QUEEN, 0.1),
             // a missed queen is common, a virgin is missed more often than seen
             line(Sign.QUEEN, QUEEN, 0.004).in(LAYING_QUEEN, 0.6).in(TWO_QUEENS, 0.8).in(DRONE_LAYER, 0.5)
                     .in(CELLS, 0.4).in(VIRGIN, 0.15).in(RECENTLY_QUEENLESS, 0.002),
@@ -83,8 +84,8 @@ final class Likelihoods {
                     .in(CELLS, 0.35),
             line(Sign.QUEEN_UNMARKED, QUEEN, 0.003).in(LAYING_QUEEN, 0.3).in(TWO_QUEENS, 0.4).in(DRONE_LAYER, 0.3)
                     .in(CELLS, 0.1).in(VIRGIN, 0.12),
-            line(Sign.VIRGIN, QUEEN, 0.003).in(VIRGIN, 0.2).in(LAYING_QUEEN, 0.01).in(TWO_QUEENS, 0.02)
-                    .in(DRONE_LAYER, 0.02),
+            line(Sign.VIRGIN, QUEEN, 0.002).in(VIRGIN, 0.2).in(LAYING_QUEEN, 0.001).in(TWO_QUEENS, 0.005)
+                    .in(JUST_SWARMED, 0.02).in(DRONE_LAYER, 0.01),
             line(Sign.TWO_QUEENS, QUEEN, 0.001).in(TWO_QUEENS, 0.5),
             // on a frame with open brood the queenless begin cells within days, the queenright do not
             line(Sign.CELLS_ON_TEST_FRAME, TEST, 0.02).in(RECENTLY_QUEENLESS, 0.92).in(HOPELESSLY_QUEENLESS, 0.9)

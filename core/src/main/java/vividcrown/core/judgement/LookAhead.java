@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Set;
 import java.util.function.ToDoubleFunction;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
@@ -39,8 +40,12 @@ final class LookAhead {
     private record Finding(Sentence words, ToDoubleFunction<Phase> likelihood) {
     }
 
-    /** The best few, each kind once; empty if nothing is in doubt. */
-    List<BestLook> best(Belief belief, LocalDate today) {
+    /**
+     * The best few, each kind once; empty if nothing is in doubt.
+     *
+     * @param toldToday what was looked at today already
+     */
+    List<BestLook> best(Belief belief, LocalDate today, Set<BestLook.Kind> toldToday) {
         List<Status> states = new ArrayList<>();
         List<Belief> futures = new ArrayList<>();
         double[] now = belief.jointly(_ -> 1);
@@ -60,9 +65,10 @@ final class LookAhead {
             LocalDate day = today.plusDays(days);
             DatedSpan when = days == 0 ? DatedSpan.on(day) : new DatedSpan(day, day, day.plusDays(2));
             for (BestLook.Kind kind : BestLook.Kind.values()) {
-                if (kind != BestLook.Kind.TEST_FRAME) {
+                boolean again = days == 0 && toldToday.contains(kind);
+                if (kind != BestLook.Kind.TEST_FRAME && !again) {
                     all.add(look(kind, states, futures, now, when, days));
-                } else if (days == 0) {
+                } else if (kind == BestLook.Kind.TEST_FRAME && days == 0) {
                     // what the frame shows some days later tells of the colony as it was when the frame was given
                     LocalDate read = today.plusDays(TEST_FRAME_DAYS);
                     all.add(look(kind, states, futures, now,

@@ -24,7 +24,7 @@ record SignOdds(Sign sign, Group group, Map<Status, Double> seen) {
         /** Strength and season: what goes before a swarm. */
         SWARM_MOOD,
         /** How the eggs lie. */
-        EGG_PATTERN, EGG_WALLS, DRONE_BROOD, QUEEN, CELLS, TEST, DRONES_LATE
+        EGG_PATTERN, EGG_WALLS, DRONE_BROOD, PATTERN, QUEEN, CELLS, TEST, DRONES_LATE
     }
 
     SignOdds {

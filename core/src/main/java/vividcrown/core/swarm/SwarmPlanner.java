@@ -69,8 +69,10 @@ public final class SwarmPlanner {
         List<CellsSeen> cells = newestCells();
         boolean anyLiving = cells.stream().anyMatch(cell -> cell.look().isAlive());
         Map<Verdict.CellKind, Double> kind = anyLiving ? verdict.cellKind() : Map.of();
-        Rung rung = rung(cells, kind);
-        if (asked.queenRemovedOn().isPresent()) {
+        Rung found = rung(cells, kind);
+        boolean made = asked.queenRemovedOn().isPresent();
+        Rung rung = made && found == Rung.CUPS_ONLY ? Rung.ARTIFICIAL_SWARM : found;
+        if (made) {
             afterRemoval();
         } else {
             climb(rung, season);
@@ -195,7 +197,7 @@ public final class SwarmPlanner {
         step(SwarmStep.Kind.CHECK_FOR_NEW_CELLS, DatedSpan.ofClosed(noNewCells, lastSafe), EXACTLY_ONE_LEFT,
                 "swarm.checkNewCells");
         checkNuc();
-        toSealedBrood(virgin, today);
+        toSealedBrood(virgin, lastSafe);
     }
 
     private void beforeCells() {
@@ -209,7 +211,10 @@ public final class SwarmPlanner {
     /** From the day the queen was taken: come back, reduce to one, leave shut, look. */
     private void afterRemoval() {
         ReturnVisit visit = ReturnVisit.of(lastEgg, removed, fromCellsLeft(), assumptions);
-        returnVisit = visit.days();
+        returnVisit = visit.days().map(days -> days.notBefore(removed));
+        if (!visit.noNewCellsFrom().isAfter(removed) && asked.cellsLeft().isEmpty()) {
+            warn("swarm.noLarvae", lastEgg);
+        }
         if (returnVisit.isPresent()) {
             steps.add(new SwarmStep(SwarmStep.Kind.RETURN_AND_REDUCE, returnVisit.get(), EXACTLY_ONE_LEFT,
                     List.of(because("swarm.noNewCells", visit.noNewCellsFrom()),

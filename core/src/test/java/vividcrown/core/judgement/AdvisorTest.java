@@ -38,7 +38,7 @@ class AdvisorTest {
         assertThat(options).extracting(Option::action).contains(Action.SHAKE_OUT, Action.SHAKE_OUT_FOR_A_NUC,
                 Action.BROOD_WEEKLY, Action.BROOD_THEN_QUEEN, Action.UNITE, Action.GIVE_QUEEN, Action.GIVE_CELL);
         assertThat(options.getLast().action()).isIn(Action.GIVE_QUEEN, Action.GIVE_CELL);
-        assertThat(options).isSortedAccordingTo((a, b) -> Double.compare(b.odds(), a.odds()));
+        assertThat(options).isSortedAccordingTo((a, b) -> Double.compare(b.value(), a.value()));
     }
 
     @Test

@@ -172,6 +172,30 @@ class VignettesTest {
     }
 
     @Test
+    void v17_a_virgin_seen_is_a_virgin() {
+        assertThat(verdict(Reading.of(JUN_10, Sign.VIRGIN)).chance(Status.VIRGIN)).isGreaterThan(0.7);
+    }
+
+    @Test
+    void v18_several_eggs_or_eggs_on_walls_alone_point_to_laying_workers() {
+        assertThat(verdict(Reading.of(JUN_10, Sign.EGGS_SEVERAL)).leading()).isEqualTo(Status.LAYING_WORKERS);
+        assertThat(verdict(Reading.of(JUN_10, Sign.EGGS_ON_WALLS)).leading()).isEqualTo(Status.LAYING_WORKERS);
+    }
+
+    @Test
+    void v19_spotty_worker_brood_with_domed_caps_among_it_is_a_failing_queen() {
+        assertThat(verdict(Reading.of(JUN_10, Sign.EGGS_SINGLE, Sign.SEALED_WORKER_SPOTTY,
+                Sign.SEALED_DRONE_SCATTERED)).leading()).isEqualTo(Status.DRONE_LAYER);
+    }
+
+    @Test
+    void v20_what_was_looked_at_today_is_not_proposed_for_today() {
+        Verdict verdict = verdict(Reading.of(LocalDate.of(2026, 9, 18)).without(Sign.BROOD, Sign.QUEEN_CELLS));
+        assertThat(verdict.settle()).allSatisfy(look -> assertThat(look.kind() == BestLook.Kind.QUEEN
+                || look.when().earliest().isAfter(verdict.asOf())).as(look.toString()).isTrue());
+    }
+
+    @Test
     void a_queen_not_seen_weighs_little() {
         Map<Status, Double> before = verdict(Reading.of(JUN_10, Sign.EGGS)).odds();
         Map<Status, Double> after = verdict(Reading.of(JUN_10, Sign.EGGS).without(Sign.QUEEN)).odds();

@@ -161,6 +161,15 @@ class SwarmPlannerTest {
     }
 
     @Test
+    void where_she_stopped_laying_long_before_no_queen_can_be_raised() {
+        SwarmPlan plan = removed(Optional.of(day(-9)));
+        assertThat(plan.returnVisit().orElseThrow().earliest()).isEqualTo(day(0));
+        assertThat(plan.warnings()).anySatisfy(
+                warning -> assertThat(warning.fact().toString()).contains("cannot raise a queen"));
+        assertThat(plan.rung()).isEqualTo(Rung.ARTIFICIAL_SWARM);
+    }
+
+    @Test
     void an_empty_situation_still_gets_an_answer() {
         SwarmPlan plan = plan(new Reading(MAY_20, Set.of(), Set.of(), List.of()), SwarmSchool.DESTROY_AND_RETURN);
         assertThat(plan.rung()).isEqualTo(Rung.CUPS_ONLY);
