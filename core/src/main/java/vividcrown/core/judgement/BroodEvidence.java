@@ -22,8 +22,8 @@ final class BroodEvidence {
             new Look(Sign.YOUNG_LARVAE, 0.95, 0.01, 3, 6), new Look(Sign.OLD_LARVAE, 0.97, 0.01, 6, 9),
             new Look(Sign.LARVAE, 0.98, 0.01, 3, 9), new Look(Sign.SEALED_WORKER, 0.985, 0.008, 9, 22),
             new Look(Sign.EMERGING_WORKERS, 0.6, 0.01, 20, 22));
-    /** A failing queen leaves some worker brood among the drones. */
-    private static final double WORKER_BROOD_OF_A_DRONE_LAYER = 0.4;
+    /** A queen that fails after laying well leaves some worker brood among the drones; one never mated leaves none. */
+    private static final double WORKER_BROOD_OF_A_FAILING_QUEEN = 0.4;
     /** Under a queen that began to lay days ago older brood may be left from the one before. */
     private static final double BROOD_LEFT_BY_ANOTHER = 0.2;
     private static final int GIFT_SHOWS_FOR = 22;
@@ -79,7 +79,8 @@ final class BroodEvidence {
         if (dronesOnly) {
             boolean worker = look.sign() == Sign.SEALED_WORKER || look.sign() == Sign.EMERGING_WORKERS;
             if (worker) {
-                return phase.status() == Status.DRONE_LAYER ? WORKER_BROOD_OF_A_DRONE_LAYER : 0.01;
+                boolean failing = phase.status() == Status.DRONE_LAYER && phase.days() == Phase.cap(Status.DRONE_LAYER);
+                return failing ? WORKER_BROOD_OF_A_FAILING_QUEEN : 0.01;
             }
             return phase.days() >= look.youngest() ? 0.97 : 0.02;
         }

@@ -28,7 +28,7 @@ final class Course {
                 put(next, Status.RECENTLY_QUEENLESS, 0, Cells.NONE, weight * QUEEN_LOST);
                 put(next, Status.CELLS, 0, Cells.SWARM, weight * swarms);
                 put(next, Status.CELLS, 0, Cells.SUPERSEDURE, weight * SUPERSEDED);
-                put(next, Status.DRONE_LAYER, 0, Cells.NONE, weight * FAILS);
+                put(next, Status.DRONE_LAYER, Phase.cap(Status.DRONE_LAYER), Cells.NONE, weight * FAILS);
                 put(next, phase.status(), day, Cells.NONE, weight * (1 - QUEEN_LOST - swarms - SUPERSEDED - FAILS));
             }
             case TWO_QUEENS -> {
