@@ -212,7 +212,7 @@ function Swarm({
   const { t } = useTranslation()
   return (
     <section aria-labelledby="swarm" className="mb-6">
-      <h2 id="swarm" className="text-xl">
+      <h2 id="swarm" className="text-xl first-letter:uppercase">
         {plan.rungText}
       </h2>
       <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-1">

@@ -152,7 +152,11 @@ public final class Advisor {
                             : LossStep.EMERGENCE.prior().mean());
             case REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM -> LossStep.EMERGENCE.prior().mean()
                     * mates(today.plusDays(BROOD_TO_EMERGENCE));
-            case GIVE_CELL -> workers ? 0.35 * matesFromCell : matesFromCell;
+            // a virgin that is there already tears the cell down
+            case GIVE_CELL -> workers
+                    ? 0.35 * matesFromCell
+                    : verdict.chance(Status.VIRGIN) * mates(today)
+                            + (1 - verdict.chance(Status.VIRGIN)) * matesFromCell;
             case GIVE_FRAME_WITH_CELLS -> matesFromCell;
             case GIVE_QUEEN, REQUEEN -> accepted;
             case BROOD_THEN_QUEEN -> workers ? 0.6 : LossStep.ACCEPTANCE.prior().mean() * 0.95;

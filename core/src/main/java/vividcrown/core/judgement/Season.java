@@ -13,7 +13,7 @@ public record Season(boolean southern) {
 
     public static final Season NORTHERN = new Season(false);
 
-    private static final double[] LAY_SHARE = {0.3, 0.65, 0.92, 0.995, 0.999, 0.999, 0.998, 0.995, 0.97, 0.85, 0.5,
+    private static final double[] LAY_SHARE = {0.3, 0.65, 0.92, 0.995, 0.999, 0.999, 0.998, 0.995, 0.992, 0.9, 0.5,
             0.3};
     private static final double[] SWARM_SHARE = {0, 0, 0.0005, 0.003, 0.007, 0.006, 0.003, 0.001, 0.0004, 0, 0, 0};
 
