@@ -21,7 +21,7 @@ public enum LarvaAge {
     }
 
     /** Hours since the egg was laid, of the youngest larva grafted. */
-    int youngestSinceEggHours() {
+    public int youngestSinceEggHours() {
         return HATCHING_HOURS + youngestHours;
     }
 
