@@ -138,7 +138,10 @@ export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => v
       ) : (
         <Findings error={keep.error} />
       )}
-      <button className="act act-main mt-3" disabled={keep.isPending}>
+      <button
+        className="act act-main mt-3"
+        disabled={keep.isPending || !yards.data || formats.length === 0}
+      >
         {t('setUp.keep')}
       </button>
     </form>

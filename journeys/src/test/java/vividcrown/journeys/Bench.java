@@ -1,6 +1,7 @@
 package vividcrown.journeys;
 
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -9,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import java.util.function.Consumer;
 import java.util.function.Supplier;
 import java.util.zip.GZIPOutputStream;
 import javax.sql.DataSource;
@@ -132,14 +134,16 @@ class Bench {
     private void firstLoad(Application.Demo demo) {
         Page page = browser.desk();
         List<byte[]> scripts = new ArrayList<>();
-        page.onResponse(response -> {
+        Consumer<Response> counting = response -> {
             if (response.url().endsWith(".js")) {
                 scripts.add(response.body());
             }
-        });
+        };
+        page.onResponse(counting);
         Notebook owner = new Notebook(page, application.address()).opensAndSignsIn(demo.ownerEmail());
         owner.stops("CHECK_EMERGENCE").first().waitFor();
         page.waitForTimeout(500);
+        page.offResponse(counting);
         int bytes = scripts.stream().mapToInt(Bench::zipped).sum();
         print("scripts of the first load", "%d kB gzip, target 250 kB, ratio %.2f", bytes / 1000, bytes / 250_000.0);
         double usable = milliseconds(() -> {

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.ToDoubleFunction;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
@@ -38,6 +40,20 @@ final class LookAhead {
 
     /** What may be found, in words, and how likely each phase makes it. */
     private record Finding(Sentence words, ToDoubleFunction<Phase> likelihood) {
+    }
+
+    /** The same with the likelihood of every phase, which does not depend on the colony. */
+    private record Prepared(Sentence words, double[] likelihood) {
+    }
+
+    private record Question(BestLook.Kind kind, double layShare) {
+    }
+
+    private static final Map<Question, List<Prepared>> PREPARED = new ConcurrentHashMap<>();
+
+    private static List<Prepared> prepared(BestLook.Kind kind, double layShare) {
+        return PREPARED.computeIfAbsent(new Question(kind, layShare), _ -> findings(kind, layShare).stream()
+                .map(finding -> new Prepared(finding.words(), Belief.perPhase(finding.likelihood()))).toList());
     }
 
     /**
@@ -95,13 +111,12 @@ final class LookAhead {
             int days) {
         double doubtAfter = 0;
         List<BestLook.Outcome> outcomes = new ArrayList<>();
-        for (Finding finding : findings(kind, when.likely())) {
-            double[] likelihood = Belief.perPhase(finding.likelihood());
+        for (Prepared finding : prepared(kind, season.layShare(when.likely()))) {
             double[] stateNow = new double[now.length];
             double[] stateThen = new double[now.length];
             for (int index = 0; index < states.size(); index++) {
                 double weight = now[states.get(index).ordinal()];
-                double[] joint = futures.get(index).jointly(likelihood);
+                double[] joint = futures.get(index).jointly(finding.likelihood());
                 for (int status = 0; status < joint.length; status++) {
                     stateNow[states.get(index).ordinal()] += weight * joint[status];
                     stateThen[status] += weight * joint[status];
@@ -121,8 +136,8 @@ final class LookAhead {
         return new BestLook(kind, when, Belief.bits(now) - doubtAfter - BITS_LOST_A_DAY * days, outcomes);
     }
 
-    private List<Finding> findings(BestLook.Kind kind, LocalDate day) {
-        double layShare = season.layShare(day);
+    private static List<Finding> findings(BestLook.Kind kind, double layShare) {
+        LocalDate day = LocalDate.EPOCH;
         return switch (kind) {
             case EGGS -> {
                 Reading seen = Reading.of(day, Sign.EGGS);

@@ -187,7 +187,8 @@ class JournalTest {
         JdbcClient database = application.context().getBean(JdbcClient.class);
         return CurrentOperation.in(demo.operation(), () -> {
             Map<String, List<String>> rows = new HashMap<>();
-            for (String table : List.of("yard", "builder", "nuc", "graft", "queen", "contradiction")) {
+            for (String table : List.of("yard", "builder", "nuc", "graft", "graft_tally", "queen", "colony",
+                    "contradiction")) {
                 List<String> all = database.sql("select to_jsonb(t)::text from %s t order by 1".formatted(table))
                         .query(String.class).list();
                 assertThat(all).as(table).isNotEmpty();
