@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.Executors;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -16,6 +17,7 @@ import vividcrown.server.support.Client;
 class ColonyTest {
 
     private final Application.Running application;
+    private Application.Demo demo;
     private Client owner;
 
     ColonyTest(Application.Running application) {
@@ -24,7 +26,8 @@ class ColonyTest {
 
     @BeforeEach
     void signIn() {
-        owner = application.signedIn(application.demo().ownerEmail());
+        demo = application.demo();
+        owner = application.signedIn(demo.ownerEmail());
     }
 
     private JsonNode line(String code) {
@@ -152,5 +155,72 @@ class ColonyTest {
                 "H 20", "position", 99, "frames", 12, "format", "Valley box")).status()).isEqualTo(204);
         assertThat(line("H 20").path("frames").asInt()).isEqualTo(12);
         assertThat(line("H 20").path("lastRead").isMissingNode()).isTrue();
+    }
+
+    @Test
+    void two_people_at_one_hive_are_both_recorded() throws Exception {
+        Client crew = application.signedIn(demo.crewEmail());
+        String hive = id("H 8");
+        Map<String, Object> first = reading(hive, List.of("EGGS_SINGLE"));
+        Map<String, Object> second = reading(hive, List.of("LARVAE"));
+        try (var pool = Executors.newFixedThreadPool(2)) {
+            var one = pool.submit(() -> owner.record(first));
+            var two = pool.submit(() -> crew.record(second));
+            assertThat(one.get().status()).isEqualTo(200);
+            assertThat(two.get().status()).isEqualTo(200);
+        }
+        JsonNode readings = page("H 8").path("readings");
+        assertThat(readings).hasSize(4);
+        assertThat(readings.findValuesAsString("by")).contains("Ilva Torrenz");
+    }
+
+    private static Map<String, Object> reading(String hive, List<String> seen) {
+        return Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T10:00:00+02:00", "subjectKind", "COLONY",
+                "subjectId", hive, "kind", "READ", "detail", Map.of("reading", Map.of("seen", seen)));
+    }
+
+    @Test
+    void a_reading_sent_twice_counts_once_and_one_taken_back_no_more() {
+        Map<String, Object> wrong = reading(id("H 1"), List.of("EGGS_SEVERAL", "EGGS_ON_WALLS"));
+        owner.record(wrong);
+        owner.record(wrong);
+        assertThat(page("H 1").path("readings")).hasSize(3);
+        double with = line("H 1").path("chance").asDouble();
+        Client.Answer back = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T10:05:00+02:00",
+                "subjectKind", "COLONY", "subjectId", id("H 1"), "kind", "WITHDRAWN", "corrects", wrong.get("id")));
+        assertThat(back.status()).as(back.text()).isEqualTo(200);
+        assertThat(page("H 1").path("readings")).hasSize(2);
+        assertThat(line("H 1").path("leading").asString()).isEqualTo("LAYING_QUEEN");
+        assertThat(line("H 1").path("chance").asDouble()).isNotEqualTo(with);
+    }
+
+    @Test
+    void an_event_changes_what_is_thought_of_the_colony() {
+        assertThat(line("H 11").path("leading").asString()).isEqualTo("LAYING_QUEEN");
+        owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T11:00:00+02:00", "subjectKind",
+                "COLONY", "subjectId", id("H 11"), "kind", "HAPPENED", "detail", Map.of("event", "QUEEN_REMOVED")));
+        JsonNode verdict = page("H 11").path("verdict");
+        assertThat(verdict.path("leading").asString()).isEqualTo("RECENTLY_QUEENLESS");
+        assertThat(verdict.path("proof").path("emergency").path("fromOldestLarva").path("earliest").asString())
+                .isEqualTo("2026-06-18");
+        assertThat(verdict.path("proof").path("noNewCellsFrom").path("latest").asString()).isEqualTo("2026-06-16");
+    }
+
+    @Test
+    void crew_read_and_choose_and_another_operation_sees_nothing() {
+        Client crew = application.signedIn(demo.crewEmail());
+        assertThat(crew.get("/api/v1/colonies").json()).hasSize(12);
+        Client stranger = application.signedIn(application.demo().ownerEmail());
+        assertThat(stranger.get("/api/v1/colonies/" + id("H 1")).status()).isEqualTo(404);
+        assertThat(stranger.record(reading(id("H 1"), List.of("EGGS"))).status()).isEqualTo(422);
+    }
+
+    @Test
+    void a_hive_belongs_to_its_queen_and_counts_its_bees() {
+        JsonNode page = page("H 1");
+        assertThat(page.path("queen").path("name").asString()).isEqualTo("Runa");
+        // eight Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
+        assertThat(page.path("strength").path("bees").asInt()).isBetween(22_000, 24_000);
+        assertThat(page.path("strength").path("plausible").asBoolean()).isTrue();
     }
 }
