@@ -94,6 +94,11 @@ function Colony({
               frames: page.strength.framesOfBees,
               bees: page.strength.bees.toLocaleString('en'),
             })}
+            {page.strength.sealedCells > 0 &&
+              ` ${t('colony.toCome', {
+                cells: page.strength.sealedCells.toLocaleString('en'),
+                frames: page.strength.framesToCome.toFixed(1),
+              })}`}
           </span>
         )}
       </p>

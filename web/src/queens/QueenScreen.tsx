@@ -160,11 +160,11 @@ function Act({ queen }: { queen: Queen }) {
         </form>
       ) : null}
       {queen.mark && (
-        <p className="mt-2">
-          <button className="act" onClick={() => put('MARK_LOST')}>
+        <p className="mt-2 flex items-center gap-3">
+          <button className="act shrink-0" onClick={() => put('MARK_LOST')}>
             {t('kind.MARK_LOST')}
           </button>
-          <span className="ml-3 text-sm text-ink-2">{t('queen.markLostHow')}</span>
+          <span className="text-sm text-ink-2">{t('queen.markLostHow')}</span>
         </p>
       )}
       <form

@@ -125,7 +125,8 @@ public final class Advisor {
                 Source.derived("chance of two fit afternoons, emergence + 5 to"
                         + " + 21, from the climate of the place"),
                 "advice.mating",
-                percent(mating.of(today.plusDays(days))))));
+                percent(mating.of(today.plusDays(days))),
+                Math.round(mating.expectedAfternoons(today.plusDays(days))))));
         return new Option(action, odds, value(action, odds), preferred.contains(action),
                 emergesIn.flatMap(days -> mating.lastSensibleEmergence(today).map(last -> last.minusDays(days)))
                         .filter(last -> !last.isBefore(today)),

@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -77,8 +78,10 @@ class ColonyController {
      * @param framesOfBees counted frames covered with bees
      * @param bees about how many that makes
      * @param plausible false if no colony is that big
+     * @param sealedCells about how many worker cells are sealed, inferred from the frame sides; 0 if none were tapped
+     * @param framesToCome frames that their bees will cover
      */
-    record StrengthView(double framesOfBees, int bees, boolean plausible) {
+    record StrengthView(double framesOfBees, int bees, boolean plausible, int sealedCells, double framesToCome) {
     }
 
     /** @param readings the newest first */
@@ -227,10 +230,22 @@ class ColonyController {
             return null;
         }
         Strength strength = new Strength(area);
-        return readings.stream().flatMap(line -> Optional.ofNullable(line.reading().framesOfBees()).stream())
-                .findFirst()
-                .map(frames -> new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames)))
-                .orElse(null);
+        return readings.stream().map(ReadingLine::reading).filter(reading -> reading.framesOfBees() != null)
+                .findFirst().map(reading -> {
+                    double frames = Objects.requireNonNull(reading.framesOfBees());
+                    int sealed = strength.cells(sealedSides(reading));
+                    return new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames), sealed,
+                            strength.framesCoveredBy(sealed));
+                }).orElse(null);
+    }
+
+    /** Sides full of sealed worker brood: what stands on one side is taken to share it evenly. */
+    private static double sealedSides(ReadingDetail reading) {
+        if (reading.frames() == null) {
+            return 0;
+        }
+        return reading.frames().stream().filter(side -> side.signs().contains(Sign.SEALED_WORKER))
+                .mapToDouble(side -> 1.0 / side.signs().size()).sum();
     }
 
     private ColonyLine line(Colony colony, ColonyBook.Facts facts, Yard yard) {

@@ -222,5 +222,8 @@ class ColonyTest {
         // eight Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
         assertThat(page.path("strength").path("bees").asInt()).isBetween(22_000, 24_000);
         assertThat(page.path("strength").path("plausible").asBoolean()).isTrue();
+        // nearly four sides full of sealed brood, 4,520 cells each
+        assertThat(page.path("strength").path("sealedCells").asInt()).isBetween(15_000, 22_000);
+        assertThat(page.path("strength").path("framesToCome").asDouble()).isBetween(5.0, 8.0);
     }
 }
