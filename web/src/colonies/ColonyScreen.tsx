@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { answered, api } from '../api/client'
 import type { Advised, ColonyPage, ReadingDetail, SwarmPlan } from '../api/types'
-import { useRecord } from '../outbox/useRecord'
+import { useDraft, useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Findings, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
@@ -106,7 +106,7 @@ function Colony({
         <VerdictColumn verdict={verdict} />
         <div className="mt-8 min-w-0 lg:mt-0">
           {page.open.length > 0 && <Open page={page} />}
-          {page.swarm && <Swarm plan={page.swarm} onSchool={onSchool} />}
+          {page.swarm && <Swarm id={page.colony.id} plan={page.swarm} onSchool={onSchool} />}
           <Options page={page} />
           {drawn && (
             <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>
@@ -208,13 +208,21 @@ function Options({ page }: { page: ColonyPage }) {
 }
 
 function Swarm({
+  id,
   plan,
   onSchool,
 }: {
+  id: string
   plan: SwarmPlan
   onSchool: (school: SwarmPlan['school']) => void
 }) {
   const { t } = useTranslation()
+  const [ticked, setTicked] = useDraft<string[]>(`draft-swarm-${id}`, [])
+  // A step opens only when every gate before it was ticked: nothing is shaken before she is in hand.
+  const open = (index: number) =>
+    plan.steps.slice(0, index).every((step) => step.gate === 'NONE' || ticked.includes(step.step))
+  const toggle = (step: string) =>
+    setTicked(ticked.includes(step) ? ticked.filter((one) => one !== step) : [...ticked, step])
   return (
     <section aria-labelledby="swarm" className="mb-6">
       <h2 id="swarm" className="text-xl first-letter:uppercase">
@@ -252,7 +260,17 @@ function Swarm({
             key={`${step.step}${index}`}
             className="grid gap-x-4 border-b border-rule py-2 sm:grid-cols-[10rem_minmax(0,1fr)]"
           >
-            <strong>{saySpan(step.when)}</strong>
+            <label className="flex min-h-10 items-start gap-2">
+              <input
+                type="checkbox"
+                className="mt-1 size-5"
+                checked={ticked.includes(step.step)}
+                disabled={!open(index)}
+                aria-label={t('swarm.tick', { step: t(`swarm.step.${step.step}`) })}
+                onChange={() => toggle(step.step)}
+              />
+              <strong>{saySpan(step.when)}</strong>
+            </label>
             <span>
               <strong>{t(`swarm.step.${step.step}`)}</strong>
               {step.gate !== 'NONE' && (

@@ -126,6 +126,13 @@ class ColonyJourney {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 2").setExact(true)).click();
         assertThat(page.getByText("only with the queen in hand").first()).isVisible();
         assertThat(page.getByText("exactly one cell left").first()).isVisible();
+        Locator shaken = page.getByLabel("Done: Shake and destroy cells");
+        assertThat(shaken).isDisabled();
+        page.getByLabel("Done: Catch the queen").check();
+        assertThat(shaken).isEnabled();
+        assertThat(page.getByLabel("Done: Return, leave one cell")).isDisabled();
+        page.reload();
+        assertThat(page.getByLabel("Done: Catch the queen")).isChecked();
         page.getByLabel("Way of doing it").selectOption("LEAVE_ONE_NOW");
         assertThat(page.getByText(Pattern.compile("This path can throw a cast"))).isVisible();
     }

@@ -31,6 +31,8 @@ import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.ColonyEvent;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.swarm.SwarmPlanner;
@@ -278,7 +280,11 @@ class ColonyController {
         }
         Settings own = settings.current();
         SwarmSchool school = asked == null ? own.swarmSchool() : asked;
-        SwarmSituation situation = new SwarmSituation(today.day(), facts.readings(), facts.events(), Optional.empty(),
+        // once she was taken because of these cells the plan goes on from that day
+        Optional<LocalDate> removed = facts.events().stream()
+                .filter(event -> event.kind() == EventKind.QUEEN_REMOVED).map(ColonyEvent::day)
+                .filter(day -> !day.isBefore(cells.get().day())).max(LocalDate::compareTo);
+        SwarmSituation situation = new SwarmSituation(today.day(), facts.readings(), facts.events(), removed,
                 Optional.empty(), List.of(), Optional.empty(), school);
         return SwarmPlanView.of(SwarmPlanner.plan(situation, own.assumptions(), ColonyBook.season(yard)), school);
     }

@@ -123,6 +123,11 @@ class ColonyTest {
         JsonNode other = owner.get("/api/v1/colonies/" + id("H 2") + "?school=LEAVE_ONE_NOW").json().path("swarm");
         assertThat(other.path("school").asString()).isEqualTo("LEAVE_ONE_NOW");
         assertThat(page("H 1").path("swarm").isMissingNode()).isTrue();
+        owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T11:00:00+02:00", "subjectKind",
+                "COLONY", "subjectId", id("H 2"), "kind", "HAPPENED", "detail", Map.of("event", "QUEEN_REMOVED")));
+        JsonNode after = page("H 2").path("swarm");
+        assertThat(after.path("steps").get(0).path("step").asString()).isEqualTo("RETURN_AND_REDUCE");
+        assertThat(after.path("returnVisit").path("earliest").asString()).isEqualTo("2026-06-16");
     }
 
     @Test
