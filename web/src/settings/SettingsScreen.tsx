@@ -1,4 +1,9 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import {
+  useMutation,
+  useQuery,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
@@ -31,16 +36,29 @@ const PARTS = ['earliest', 'likely', 'latest'] as const
 export default function SettingsScreen() {
   const { t } = useTranslation()
   const query = useQuery(settingsQuery)
+  const client = useQueryClient()
+  const change = useMutation({
+    mutationFn: (body: Settings) => answered(api.PUT('/api/v1/settings', { body })),
+    onSuccess: () => client.invalidateQueries(),
+  })
   return (
     <Page title={t('nav.settings')} lead={t('settings.lead')}>
-      <Answer query={query}>{(page) => <Form page={page} />}</Answer>
+      <Answer query={query}>
+        {/* what the device kept may be older than what the server says: the form begins anew with the newer */}
+        {(page) => <Form key={JSON.stringify(page.settings)} page={page} change={change} />}
+      </Answer>
     </Page>
   )
 }
 
-function Form({ page }: { page: SettingsPage }) {
+function Form({
+  page,
+  change,
+}: {
+  page: SettingsPage
+  change: UseMutationResult<SettingsPage, Error, Settings>
+}) {
   const { t } = useTranslation()
-  const client = useQueryClient()
   const mayChange = useSession().role === 'OWNER'
   const [units, setUnits] = useState(page.settings.units)
   const [marking, setMarking] = useState(page.settings.marking)
@@ -49,10 +67,6 @@ function Form({ page }: { page: SettingsPage }) {
   const [swarm, setSwarm] = useState(page.settings.swarm ?? 'DESTROY_AND_RETURN')
   const [preferred, setPreferred] = useState(page.settings.preferred ?? [])
   const [formats, setFormats] = useState(page.settings.formats ?? [])
-  const change = useMutation({
-    mutationFn: (body: Settings) => answered(api.PUT('/api/v1/settings', { body })),
-    onSuccess: () => client.invalidateQueries(),
-  })
   return (
     <form
       className="max-w-4xl"
