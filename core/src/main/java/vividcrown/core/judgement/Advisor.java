@@ -73,7 +73,7 @@ public final class Advisor {
     /** Every school's actions for a state. */
     private static List<Action> actions(Verdict verdict) {
         return switch (verdict.leading()) {
-            case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE);
+            case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE, Action.LOOK_AGAIN);
             case TWO_QUEENS -> List.of(Action.MARK_BOTH, Action.LEAVE_ALONE);
             case VIRGIN -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.TEST_FRAME, Action.GIVE_CELL, Action.UNITE);
             case CELLS -> switch (kind(verdict)) {

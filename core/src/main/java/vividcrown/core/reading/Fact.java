@@ -26,14 +26,6 @@ public sealed interface Fact {
         }
     }
 
-    /** @param reading its place among the readings, from 0 */
-    record Cell(int reading, LocalDate day, CellLook look) implements Fact {
-        @Override
-        public Sentence sentence() {
-            return Sentence.of("fact.seen", day, look.sentence());
-        }
-    }
-
     /** @param event its place among the events, from 0 */
     record Happened(int event, LocalDate day, EventKind kind) implements Fact {
         @Override

@@ -72,7 +72,6 @@ public record ProofView(LocalDate asOf, List<LayingView> layings, @Nullable Unti
             return switch (fact) {
                 case Fact.Seen(int reading, LocalDate day, var _) -> new FactView(day, text, reading, null);
                 case Fact.Absent(int reading, LocalDate day, var _) -> new FactView(day, text, reading, null);
-                case Fact.Cell(int reading, LocalDate day, var _) -> new FactView(day, text, reading, null);
                 case Fact.Happened(int event, LocalDate day, var _) -> new FactView(day, text, null, event);
             };
         }
