@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next'
-import type { Draft } from './reading'
+import { closesTheHive, type Draft } from './reading'
 
 type Counted = 'framesOfBees' | 'temper' | 'pollenColours'
 
@@ -37,6 +37,67 @@ export function BoxNumbers({ draft, onChange }: { draft: Draft; onChange: (next:
           </select>
         </label>
       ))}
+      <Word
+        name={t('read.lift')}
+        words={LIFTS}
+        say={(one) => t(`read.lifts.${one}`)}
+        value={draft.lift}
+        onPick={(lift) => onChange(lift ? { ...draft, lift } : without(draft, 'lift'))}
+      />
+      <Word
+        name={t('read.weather')}
+        words={WEATHERS}
+        say={(one) => t(`read.weathers.${one}`)}
+        value={draft.weather}
+        onPick={(weather) => onChange(weather ? { ...draft, weather } : without(draft, 'weather'))}
+      />
+      {closesTheHive(draft.weather) && (
+        <p role="status" className="w-full font-semibold text-crown">
+          {t('read.closeUp')}
+        </p>
+      )}
     </div>
+  )
+}
+
+const LIFTS = ['LIGHT', 'FAIR', 'HEAVY', 'FULL'] as const
+const WEATHERS = ['SUN', 'CLOUD', 'HOT', 'COLD', 'WIND', 'RAIN', 'THUNDER'] as const
+
+function without(draft: Draft, key: 'lift' | 'weather'): Draft {
+  const next = { ...draft }
+  delete next[key]
+  return next
+}
+
+function Word<W extends string>({
+  name,
+  words,
+  say,
+  value,
+  onPick,
+}: {
+  name: string
+  words: readonly W[]
+  say: (word: W) => string
+  value: W | undefined
+  onPick: (word: W | undefined) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <label>
+      <span className="block text-sm text-ink-2">{name}</span>
+      <select
+        className="field min-h-12"
+        value={value ?? ''}
+        onChange={(event) => onPick(words.find((word) => word === event.target.value))}
+      >
+        <option value="">{t('read.notCounted')}</option>
+        {words.map((word) => (
+          <option key={word} value={word}>
+            {say(word)}
+          </option>
+        ))}
+      </select>
+    </label>
   )
 }

@@ -4,22 +4,17 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import { answered, api } from '../api/client'
 import type { Advised, ColonyPage, ReadingDetail, SwarmPlan } from '../api/types'
-import { useDraft, useRecord } from '../outbox/useRecord'
+import { useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Findings, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { YearDot } from '../queens/YearDot'
 import { BoxFromAbove } from './BoxFromAbove'
 import { colonyQuery } from './queries'
+import { FrameMoves } from './FrameMoves'
 import { SetUpForm } from './SetUpForm'
+import { SwarmSteps } from './SwarmSteps'
 import { VerdictColumn } from './VerdictColumn'
-
-const SCHOOLS = [
-  'DESTROY_AND_RETURN',
-  'LEAVE_ONE_NOW',
-  'REMOVE_AND_REPEAT',
-  'BEFORE_CELLS',
-] as const
 
 const EVENTS = [
   'QUEEN_REMOVED',
@@ -102,11 +97,12 @@ function Colony({
           </span>
         )}
       </p>
+      {page.stores && <StoresLine stores={page.stores} />}
       <div className="gap-10 lg:grid lg:grid-cols-[24rem_minmax(0,1fr)]">
         <VerdictColumn verdict={verdict} />
         <div className="mt-8 min-w-0 lg:mt-0">
           {page.open.length > 0 && <Open page={page} />}
-          {page.swarm && <Swarm id={page.colony.id} plan={page.swarm} onSchool={onSchool} />}
+          {page.swarm && <SwarmSteps colony={colony} plan={page.swarm} onSchool={onSchool} />}
           <Options page={page} />
           {drawn && (
             <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>
@@ -120,10 +116,36 @@ function Colony({
             </section>
           )}
           <Happened page={page} />
+          <FrameMoves page={page} />
           <Readings page={page} />
         </div>
       </div>
     </Page>
+  )
+}
+
+function StoresLine({ stores }: { stores: NonNullable<ColonyPage['stores']> }) {
+  const { t } = useTranslation()
+  const day = sayDay(stores.judgeAgain)
+  return (
+    <div className="mb-4">
+      {t('colony.stores', {
+        least: stores.leastKg.toFixed(0),
+        most: stores.mostKg.toFixed(0),
+        day: sayDay(stores.asOf),
+        target: stores.targetKg,
+      })}{' '}
+      {stores.sugarMostKg > 0.5 && (
+        <strong>
+          {t(stores.sugarLeastKg > 0 ? 'colony.feed' : 'colony.feedMaybe', {
+            least: stores.sugarLeastKg,
+            most: stores.sugarMostKg,
+            day,
+          })}
+        </strong>
+      )}
+      <Reasons reasons={stores.reasons} />
+    </div>
   )
 }
 
@@ -207,98 +229,6 @@ function Options({ page }: { page: ColonyPage }) {
   )
 }
 
-function Swarm({
-  id,
-  plan,
-  onSchool,
-}: {
-  id: string
-  plan: SwarmPlan
-  onSchool: (school: SwarmPlan['school']) => void
-}) {
-  const { t } = useTranslation()
-  const [ticked, setTicked] = useDraft<string[]>(`draft-swarm-${id}`, [])
-  // A step opens only when every gate before it was ticked: nothing is shaken before she is in hand.
-  const open = (index: number) =>
-    plan.steps.slice(0, index).every((step) => step.gate === 'NONE' || ticked.includes(step.step))
-  const toggle = (step: string) =>
-    setTicked(ticked.includes(step) ? ticked.filter((one) => one !== step) : [...ticked, step])
-  return (
-    <section aria-labelledby="swarm" className="mb-6">
-      <h2 id="swarm" className="text-xl first-letter:uppercase">
-        {plan.rungText}
-      </h2>
-      <div className="mt-1 flex flex-wrap items-end gap-x-6 gap-y-1">
-        {plan.departs && (
-          <p>
-            {t('swarm.departs')} <strong className="text-crown">{saySpan(plan.departs)}</strong>
-          </p>
-        )}
-        {plan.returnVisit && (
-          <p>
-            {t('swarm.return')} <strong>{saySpan(plan.returnVisit)}</strong>
-          </p>
-        )}
-        <label className="ml-auto">
-          <span className="block text-sm text-ink-2">{t('swarm.school')}</span>
-          <select
-            className="field"
-            value={plan.school}
-            onChange={(event) => onSchool(event.target.value as SwarmPlan['school'])}
-          >
-            {SCHOOLS.map((school) => (
-              <option key={school} value={school}>
-                {t(`swarm.schools.${school}`)}
-              </option>
-            ))}
-          </select>
-        </label>
-      </div>
-      <ol className="mt-2 border-t-2 border-ink">
-        {plan.steps.map((step, index) => (
-          <li
-            key={`${step.step}${index}`}
-            className="grid gap-x-4 border-b border-rule py-2 sm:grid-cols-[10rem_minmax(0,1fr)]"
-          >
-            <label className="flex min-h-10 items-start gap-2">
-              <input
-                type="checkbox"
-                className="mt-1 size-5"
-                checked={ticked.includes(step.step)}
-                disabled={!open(index)}
-                aria-label={t('swarm.tick', { step: t(`swarm.step.${step.step}`) })}
-                onChange={() => toggle(step.step)}
-              />
-              <strong>{saySpan(step.when)}</strong>
-            </label>
-            <span>
-              <strong>{t(`swarm.step.${step.step}`)}</strong>
-              {step.gate !== 'NONE' && (
-                <span className="font-semibold text-crown"> · {t(`swarm.gate.${step.gate}`)}</span>
-              )}
-              <span className="block text-sm text-ink-2">
-                {step.reasons.map((reason) => reason.text).join(' ')}
-              </span>
-            </span>
-          </li>
-        ))}
-      </ol>
-      <ul className="mt-2">
-        {plan.warnings.map((warning) => (
-          <li key={warning.text} className="font-semibold text-crown">
-            {warning.text}
-          </li>
-        ))}
-      </ul>
-      {plan.materials.length > 0 && (
-        <p className="mt-1 text-sm text-ink-2">
-          {t('swarm.carry', { what: plan.materials.join('; ') })}
-        </p>
-      )}
-    </section>
-  )
-}
-
 function Happened({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
@@ -338,6 +268,9 @@ function Readings({ page }: { page: ColonyPage }) {
   const words = (reading: ReadingDetail) =>
     [
       ...(reading.seen ?? []).map((sign) => t(`sign.${sign}`)),
+      ...(reading.temper ? [t(`read.tempers.${reading.temper}`)] : []),
+      ...(reading.lift ? [t(`read.lifts.${reading.lift}`)] : []),
+      ...(reading.weather ? [t(`read.weathers.${reading.weather}`)] : []),
       ...(reading.cells ?? []).map((cell) => `${cell.count ?? 1} × ${t(`cellLook.${cell.look}`)}`),
       ...(reading.absent ?? []).map((sign) => t('colony.no', { what: t(`sign.${sign}`) })),
     ].join(', ')
@@ -357,6 +290,13 @@ function Readings({ page }: { page: ColonyPage }) {
             <strong className="w-24">{sayDay(line.day)}</strong>
             <span className="min-w-0 flex-1">{words(line.reading) || t('colony.framesOnly')}</span>
             <span className="text-sm text-ink-2">{line.by}</span>
+            <Link
+              className="inline-block min-h-8 underline"
+              to={`/colonies/${page.colony.id}/read?corrects=${line.entry}`}
+              aria-label={t('colony.correctLabel', { day: sayDay(line.day) })}
+            >
+              {t('colony.correct')}
+            </Link>
             <button
               className="min-h-8 underline"
               aria-label={t('colony.withdrawLabel', { day: sayDay(line.day) })}

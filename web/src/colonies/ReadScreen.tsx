@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useCallback, useEffect, useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import type { ColonyPage } from '../api/types'
 import { useDraft, useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
@@ -12,6 +12,7 @@ import { BoxNumbers } from './BoxNumbers'
 import { CellsPad } from './CellsPad'
 import { colonyQuery, previewQuery } from './queries'
 import {
+  asRecorded,
   BOX_SIGNS,
   EMPTY,
   everyFrameLookedAt,
@@ -23,6 +24,7 @@ import {
   tapped,
   tappedOnSide,
   toldOf,
+  turnedRound,
   type Draft,
   type Side,
 } from './reading'
@@ -32,23 +34,34 @@ import { VerdictColumn } from './VerdictColumn'
 export default function ReadScreen() {
   const id = useParams().id ?? ''
   const query = useQuery(colonyQuery(id))
-  return <Answer query={query}>{(page) => <Pad key={id} page={page} />}</Answer>
+  const corrects = useSearchParams()[0].get('corrects')
+  return (
+    <Answer query={query}>
+      {(page) => <Pad key={`${id} ${corrects}`} page={page} corrects={corrects} />}
+    </Answer>
+  )
 }
 
 type Place = { slot: number; side: Side }
 
-function Pad({ page }: { page: ColonyPage }) {
+/** @param corrects the entry of the reading that is put right, if it is no new one */
+function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) {
   const { t } = useTranslation()
   const { today } = useSession()
   const navigate = useNavigate()
   const { record } = useRecord()
   const { colony, readings } = page
-  const [draft, setDraft, clear] = useDraft<Draft>(`draft-read-${colony.id}`, EMPTY)
+  const wrong = readings.find((one) => one.entry === corrects)
+  const [draft, setDraft, clear] = useDraft<Draft>(
+    `draft-read-${wrong?.entry ?? colony.id}`,
+    wrong ? asRecorded(wrong.reading) : EMPTY,
+  )
   const [before, setBefore] = useState<Draft[]>([])
   const [place, setPlace] = useState<Place>()
   const [more, setMore] = useState(false)
   const preview = useQuery(previewQuery(colony.id, draft))
-  const last = readings[0]
+  const last = wrong ? readings[readings.indexOf(wrong) + 1] : readings[0]
+  const day = wrong?.day ?? today
 
   const change = useCallback(
     (next: Draft) => {
@@ -66,11 +79,18 @@ function Pad({ page }: { page: ColonyPage }) {
   const done = useCallback(() => {
     if (isEmpty(draft)) return
     void record(t('read.recorded', { code: colony.code }), [
-      { subjectKind: 'COLONY', subjectId: colony.id, kind: 'READ', detail: { reading: draft } },
+      {
+        subjectKind: 'COLONY',
+        subjectId: colony.id,
+        kind: 'READ',
+        detail: { reading: draft },
+        day,
+        ...(wrong ? { corrects: wrong.entry } : {}),
+      },
     ])
     clear()
     void navigate(`/colonies/${colony.id}`)
-  }, [clear, colony, draft, navigate, record, t])
+  }, [clear, colony, day, draft, navigate, record, t, wrong])
   const select = (slot: number) =>
     setPlace(
       place?.slot === slot
@@ -94,8 +114,13 @@ function Pad({ page }: { page: ColonyPage }) {
   return (
     <Page
       title={colony.code}
-      lead={t('read.lead', { day: longDay(today), format: colony.format, frames: colony.frames })}
+      lead={t('read.lead', { day: longDay(day), format: colony.format, frames: colony.frames })}
     >
+      {wrong && (
+        <p className="mb-2 font-semibold text-crown">
+          {t('read.correcting', { day: sayDay(wrong.day) })}
+        </p>
+      )}
       <div className="gap-8 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="flex min-w-0 flex-col">
           <div className="order-3 mt-6 lg:order-none lg:mt-0">
@@ -152,6 +177,12 @@ function Pad({ page }: { page: ColonyPage }) {
                 <button className="act text-base" onClick={() => select(place.slot)}>
                   {t('read.flip')}
                 </button>
+                <button
+                  className="act text-base"
+                  onClick={() => change(turnedRound(draft, place.slot))}
+                >
+                  {t('read.turnRound')}
+                </button>
                 <button className="act text-base" onClick={() => setPlace(undefined)}>
                   {t('read.wholeBox')}
                 </button>
@@ -195,7 +226,19 @@ function Pad({ page }: { page: ColonyPage }) {
         </div>
         <aside className="mt-6 lg:mt-0" aria-label={t('read.soFar')}>
           {preview.data ? (
-            <VerdictColumn verdict={preview.data} />
+            <>
+              {preview.data.frameDoubts.length > 0 && (
+                <div role="status" className="mb-4 border-l-4 border-crown pl-3">
+                  {preview.data.frameDoubts.map((one) => (
+                    <p key={one.slot} className="font-semibold">
+                      {t(one.other === undefined ? 'read.turned' : 'read.swapped', one)}
+                    </p>
+                  ))}
+                  <p className="text-sm text-ink-2">{t('read.putBack')}</p>
+                </div>
+              )}
+              <VerdictColumn verdict={preview.data.verdict} />
+            </>
           ) : (
             <p className="text-ink-2">
               {preview.isError ? t('read.verdictLater') : t('connection.loading')}

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import {
   addedCell,
+  asRecorded,
+  closesTheHive,
   EMPTY,
   everyFrameLookedAt,
   isEmpty,
@@ -9,6 +11,7 @@ import {
   tapped,
   tappedOnSide,
   toldOf,
+  turnedRound,
 } from './reading'
 
 describe('a tap on a sign', () => {
@@ -64,5 +67,36 @@ describe('every frame looked at', () => {
 describe('same as last time', () => {
   it('takes everything over and fills what was left out with nothing', () => {
     expect(sameAs({ seen: ['CALM'] })).toEqual({ ...EMPTY, seen: ['CALM'] })
+  })
+})
+
+describe('a frame put back', () => {
+  const draft = tappedOnSide(tappedOnSide(EMPTY, 4, 'NEAR', 'SEALED_HONEY'), 4, 'FAR', 'POLLEN')
+
+  it('is turned round with both its sides, and no other frame', () => {
+    const other = tappedOnSide(draft, 5, 'NEAR', 'FOUNDATION')
+    const turned = turnedRound(other, 4)
+    expect(signsOn(turned, 4, 'FAR')).toEqual(['SEALED_HONEY'])
+    expect(signsOn(turned, 4, 'NEAR')).toEqual(['POLLEN'])
+    expect(signsOn(turned, 5, 'NEAR')).toEqual(['FOUNDATION'])
+    expect(turnedRound(turned, 4).frames).toEqual(other.frames)
+  })
+})
+
+describe('weather and lift', () => {
+  it('close the hive in rain, not in sun', () => {
+    expect(closesTheHive('RAIN')).toBe(true)
+    expect(closesTheHive('SUN')).toBe(false)
+    expect(closesTheHive(undefined)).toBe(false)
+  })
+
+  it('are kept when a reading is corrected, and a lift alone is a reading', () => {
+    expect(asRecorded({ seen: ['EGGS'], lift: 'HEAVY', temper: 2 })).toMatchObject({
+      seen: ['EGGS'],
+      lift: 'HEAVY',
+      temper: 2,
+    })
+    expect(isEmpty({ ...EMPTY, lift: 'LIGHT' })).toBe(false)
+    expect(isEmpty(EMPTY)).toBe(true)
   })
 })

@@ -11,6 +11,8 @@ export type Draft = {
   framesOfBees?: number
   temper?: number
   pollenColours?: number
+  lift?: NonNullable<ReadingDetail['lift']>
+  weather?: NonNullable<ReadingDetail['weather']>
 }
 
 export const EMPTY: Draft = { seen: [], absent: [], cells: [], frames: [] }
@@ -45,6 +47,14 @@ export function tappedOnSide(draft: Draft, slot: number, side: Side, sign: Sign)
   const others = draft.frames.filter((one) => one.slot !== slot || one.side !== side)
   return { ...draft, frames: next.length > 0 ? [...others, { slot, side, signs: next }] : others }
 }
+
+/** The frame stands the other way round than it was tapped: its sides change places. */
+export const turnedRound = (draft: Draft, slot: number): Draft => ({
+  ...draft,
+  frames: draft.frames.map((one) =>
+    one.slot === slot ? { ...one, side: one.side === 'NEAR' ? 'FAR' : 'NEAR' } : one,
+  ),
+})
 
 /** One more cell of this look and place. */
 export function addedCell(
@@ -81,6 +91,20 @@ export function everyFrameLookedAt(draft: Draft): Draft {
   return { ...draft, absent: [...new Set([...draft.absent, ...missing])] }
 }
 
+/** Everything that was recorded, to be corrected. */
+export const asRecorded = (reading: ReadingDetail): Draft => ({
+  ...sameAs(reading),
+  ...(reading.framesOfBees === undefined ? {} : { framesOfBees: reading.framesOfBees }),
+  ...(reading.temper === undefined ? {} : { temper: reading.temper }),
+  ...(reading.pollenColours === undefined ? {} : { pollenColours: reading.pollenColours }),
+  ...(reading.lift === undefined ? {} : { lift: reading.lift }),
+  ...(reading.weather === undefined ? {} : { weather: reading.weather }),
+})
+
+/** Weather in which an open hive is closed again. */
+export const closesTheHive = (weather: Draft['weather']): boolean =>
+  weather === 'RAIN' || weather === 'WIND' || weather === 'THUNDER' || weather === 'COLD'
+
 /** Everything as it stood in an earlier reading. */
 export const sameAs = (last: ReadingDetail): Draft => ({
   seen: [...(last.seen ?? [])],
@@ -90,7 +114,8 @@ export const sameAs = (last: ReadingDetail): Draft => ({
 })
 
 export const isEmpty = (draft: Draft): boolean =>
-  draft.seen.length + draft.absent.length + draft.cells.length + draft.frames.length === 0
+  draft.seen.length + draft.absent.length + draft.cells.length + draft.frames.length === 0 &&
+  draft.lift === undefined
 
 /** The pads: what is asked of the whole box, and of one frame side. */
 export const BOX_SIGNS: Sign[] = [

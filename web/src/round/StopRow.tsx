@@ -73,13 +73,14 @@ function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const big = 'act act-main min-h-14 flex-1 md:min-h-11 md:flex-none'
   if (stop.subjectKind === 'COLONY') {
+    const read = stop.job === 'READ_COLONY'
     return (
       <Link
-        to={`/colonies/${stop.subject}/read`}
+        to={`/colonies/${stop.subject}${read ? '/read' : ''}`}
         className={`${big} inline-flex items-center justify-center`}
         aria-label={t('round.openLabel', { code: stop.code, job: stop.text })}
       >
-        {t('colonies.doRead')}
+        {t(read ? 'colonies.doRead' : 'round.open')}
       </Link>
     )
   }

@@ -126,15 +126,59 @@ class ColonyJourney {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 2").setExact(true)).click();
         assertThat(page.getByText("only with the queen in hand").first()).isVisible();
         assertThat(page.getByText("exactly one cell left").first()).isVisible();
-        Locator shaken = page.getByLabel("Done: Shake and destroy cells");
+        Locator shaken = page.getByLabel("Done: Shake every frame and destroy cells");
         assertThat(shaken).isDisabled();
-        page.getByLabel("Done: Catch the queen").check();
-        assertThat(shaken).isEnabled();
-        assertThat(page.getByLabel("Done: Return, leave one cell")).isDisabled();
-        page.reload();
-        assertThat(page.getByLabel("Done: Catch the queen")).isChecked();
         page.getByLabel("Way of doing it").selectOption("LEAVE_ONE_NOW");
         assertThat(page.getByText(Pattern.compile("This path can throw a cast"))).isVisible();
+        page.getByLabel("Way of doing it").selectOption("DESTROY_AND_RETURN");
+        page.getByLabel("Done: Catch the queen").click();
+        assertThat(shaken).isEnabled();
+        assertThat(page.getByLabel("Done: Reduce to exactly one cell")).isDisabled();
+        page.reload();
+        assertThat(page.getByLabel("Done: Catch the queen")).isChecked();
+        owner.goesTo("Round");
+        Locator stop = page.locator("[data-job=SWARM_STEP][data-code='H 2']");
+        assertThat(stop).containsText("Make her nuc");
+        stop.getByRole(AriaRole.LINK).click();
+        page.getByLabel("Done: Make her nuc").click();
+        assertThat(page.getByText(Pattern.compile("^Begun "))).isVisible();
+    }
+
+    @Test
+    void a_reading_is_corrected_on_the_pad_and_keeps_its_day() {
+        Notebook owner = new Notebook(browser.phone(), application.address()).opensAndSignsIn(demo.ownerEmail());
+        Page page = owner.page;
+        owner.opens("/colonies");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 6").setExact(true)).click();
+        Locator reading = page.getByTestId("reading");
+        assertThat(reading).hasCount(1);
+        String day = reading.locator("strong").textContent();
+        reading.getByRole(AriaRole.LINK).click();
+        assertThat(sign(page, "CALM")).hasAttribute("data-told", "seen");
+        sign(page, "MOANING").click();
+        page.getByLabel("Lift").selectOption("LIGHT");
+        page.getByLabel("Weather").selectOption("RAIN");
+        assertThat(page.getByText(Pattern.compile("Close up soon"))).isVisible();
+        owner.button("Done").click();
+        assertThat(reading).hasCount(1);
+        assertThat(reading).containsText("Moaning roar");
+        assertThat(reading.locator("strong")).hasText(day);
+        assertThat(page.getByText(Pattern.compile("^Stores 0–5 kg"))).isVisible();
+    }
+
+    @Test
+    void a_frame_that_goes_to_another_hive_is_followed() {
+        Notebook owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(demo.ownerEmail());
+        Page page = owner.page;
+        owner.opens("/colonies");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 1").setExact(true)).click();
+        page.getByLabel("Frame", new Page.GetByLabelOptions().setExact(true)).selectOption("5");
+        page.getByLabel("To hive").selectOption("H 6");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Record")).last().click();
+        assertThat(page.getByTestId("move")).containsText("Frame 5 went to H 6");
+        owner.opens("/colonies");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 6").setExact(true)).click();
+        assertThat(page.getByTestId("move")).containsText("Frame 1 came from H 1");
     }
 
     @Test

@@ -2,6 +2,7 @@ package vividcrown.core.swarm;
 
 import java.util.List;
 import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 
 /**
@@ -21,7 +22,22 @@ public record SwarmStep(Kind kind, DatedSpan when, Gate gate, List<Reason> reaso
     public enum Kind {
         GIVE_ROOM, KNOCK_DOWN_CUPS, CATCH_QUEEN, MAKE_NUC, DRAWN_COMB_IN_GAP, SHAKE_AND_DESTROY, MARK_ONE_CELL,
         QUEEN_BACK, CHECK_AGAIN, RETURN_AND_REDUCE, CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS, JUDGE_BROOD,
-        CHECK_NUC, LEAVE_ALONE
+        CHECK_NUC, LEAVE_ALONE;
+
+        /** The verb, as said to whoever does it. */
+        public Sentence sentence() {
+            return Sentence.of("swarmStep." + name());
+        }
+
+        /** Done by reading the colony, on the pad. */
+        public boolean isLook() {
+            return switch (this) {
+                case CHECK_AGAIN, CHECK_FOR_NEW_CELLS, LOOK_FOR_EGGS, JUDGE_BROOD -> true;
+                case GIVE_ROOM, KNOCK_DOWN_CUPS, CATCH_QUEEN, MAKE_NUC, DRAWN_COMB_IN_GAP, SHAKE_AND_DESTROY,
+                        MARK_ONE_CELL, QUEEN_BACK, RETURN_AND_REDUCE, LEAVE_SHUT, CHECK_NUC, LEAVE_ALONE ->
+                    false;
+            };
+        }
     }
 
     /** A condition that must be ticked, not assumed. */

@@ -36,7 +36,7 @@ class SentencesTest {
 
     private static final Pattern KEY = Pattern
             .compile(
-                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found|advice|season)\\.[A-Za-z.]*[A-Za-z])\"");
+                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found|advice|season|stores|swarmStep)\\.[A-Za-z.]*[A-Za-z])\"");
 
     @Test
     void every_key_in_the_code_has_a_text() throws IOException {

@@ -9,8 +9,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import vividcrown.core.journal.Corrections;
 import vividcrown.core.judgement.Advisor;
@@ -19,7 +21,11 @@ import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.reading.ColonyEvent;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
+import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmPath;
+import vividcrown.server.journal.ColonyDetail;
 import vividcrown.server.journal.Detail;
 import vividcrown.server.journal.EntryKind;
 import vividcrown.server.journal.Journal;
@@ -51,15 +57,17 @@ public class ColonyBook {
      * Everything known of one colony.
      *
      * @param reads entries of readings, the oldest first, each at the place of its reading
+     * @param steps steps of swarm plans that were done
+     * @param moves frames that came or went
      */
     public record Facts(List<JournalEntry> reads, List<Reading> readings, List<ColonyEvent> events,
-            Optional<JournalEntry> chosen) {
+            Optional<JournalEntry> chosen, List<SwarmPath.Done> steps, List<JournalEntry> moves) {
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
-            return new Facts(reads, all, events, chosen);
+            return new Facts(reads, all, events, chosen, steps, moves);
         }
 
         Optional<LocalDate> lastRead() {
@@ -83,13 +91,40 @@ public class ColonyBook {
     private Facts facts(List<JournalEntry> standing) {
         List<JournalEntry> ordered = standing.stream()
                 .sorted(Comparator.comparing(JournalEntry::happenedOn).thenComparing(JournalEntry::sequence)).toList();
-        List<JournalEntry> reads = ordered.stream().filter(entry -> entry.kind() == EntryKind.READ).toList();
-        return new Facts(reads, reads.stream().map(this::reading).toList(),
-                ordered.stream().filter(entry -> entry.kind() == EntryKind.HAPPENED)
-                        .map(entry -> new ColonyEvent(entry.happenedOn(),
-                                Objects.requireNonNull(payloads.read(entry, Detail.class).event())))
-                        .toList(),
-                ordered.stream().filter(entry -> entry.kind() == EntryKind.ACTION_CHOSEN).reduce((_, last) -> last));
+        List<JournalEntry> reads = ofKind(ordered, EntryKind.READ).toList();
+        List<SwarmPath.Done> steps = ofKind(ordered, EntryKind.SWARM_STEP_DONE).map(this::step).toList();
+        List<JournalEntry> moves = ordered.stream()
+                .filter(entry -> entry.kind() == EntryKind.FRAME_TAKEN || entry.kind() == EntryKind.FRAME_GIVEN)
+                .toList();
+        List<ColonyEvent> events = new ArrayList<>(SwarmPath.events(steps));
+        ofKind(ordered, EntryKind.HAPPENED).map(entry -> new ColonyEvent(entry.happenedOn(),
+                Objects.requireNonNull(payloads.read(entry, Detail.class).event()))).forEach(events::add);
+        moves.stream().filter(this::bringsOpenBrood)
+                .forEach(entry -> events.add(new ColonyEvent(entry.happenedOn(), EventKind.BROOD_GIVEN)));
+        events.sort(Comparator.comparing(ColonyEvent::day));
+        return new Facts(reads, reads.stream().map(this::reading).toList(), events,
+                ofKind(ordered, EntryKind.ACTION_CHOSEN).reduce((_, last) -> last), steps, moves);
+    }
+
+    private static Stream<JournalEntry> ofKind(List<JournalEntry> entries, EntryKind kind) {
+        return entries.stream().filter(entry -> entry.kind() == kind);
+    }
+
+    private SwarmPath.Done step(JournalEntry entry) {
+        ColonyDetail done = colonyDetail(entry);
+        return new SwarmPath.Done(entry.happenedOn(), Objects.requireNonNull(done.swarmStep()),
+                Objects.requireNonNull(done.swarmSchool()));
+    }
+
+    private boolean bringsOpenBrood(JournalEntry move) {
+        List<Sign> signs = colonyDetail(move).signs();
+        return move.kind() == EntryKind.FRAME_GIVEN && signs != null && signs.stream()
+                .anyMatch(sign -> new Reading(move.happenedOn(), Set.of(sign), Set.of(), List.of())
+                        .saw(Sign.OPEN_BROOD));
+    }
+
+    ColonyDetail colonyDetail(JournalEntry entry) {
+        return Objects.requireNonNull(payloads.read(entry, Detail.class).colony());
     }
 
     private Reading reading(JournalEntry entry) {

@@ -26,19 +26,14 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.colony.Strength;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
-import vividcrown.core.reading.CellLook;
-import vividcrown.core.reading.ColonyEvent;
-import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
-import vividcrown.core.swarm.SwarmPlanner;
 import vividcrown.core.swarm.SwarmSchool;
-import vividcrown.core.swarm.SwarmSituation;
 import vividcrown.server.clock.Today;
+import vividcrown.server.journal.ColonyDetail;
 import vividcrown.server.journal.EntryKind;
 import vividcrown.server.journal.JournalEntry;
 import vividcrown.server.journal.Payloads;
@@ -51,7 +46,6 @@ import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
-import vividcrown.server.settings.Settings;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
@@ -74,22 +68,26 @@ class ColonyController {
             boolean stop, boolean clash) {
     }
 
-    /**
-     * What was counted, apart from what follows from it.
-     *
-     * @param framesOfBees counted frames covered with bees
-     * @param bees about how many that makes
-     * @param plausible false if no colony is that big
-     * @param sealedCells about how many worker cells are sealed, inferred from the frame sides; 0 if none were tapped
-     * @param framesToCome frames that their bees will cover
-     */
-    record StrengthView(double framesOfBees, int bees, boolean plausible, int sealedCells, double framesToCome) {
+    /** @param readings the newest first */
+    record ColonyPage(ColonyLine colony, int position, @Nullable QueenView queen,
+            Inside.@Nullable StrengthView strength,
+            VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
+            List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm, Inside.@Nullable StoresView stores,
+            List<MoveLine> moves) {
     }
 
-    /** @param readings the newest first */
-    record ColonyPage(ColonyLine colony, int position, @Nullable QueenView queen, @Nullable StrengthView strength,
-            VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
-            List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm) {
+    /** What a reading that is being tapped would mean. */
+    record ReadingPreview(VerdictView verdict, List<Inside.FrameDoubt> frameDoubts) {
+    }
+
+    /**
+     * A frame that came or went.
+     *
+     * @param came true if it came, false if it went
+     * @param other the code of the other colony
+     * @param signs what was on it
+     */
+    record MoveLine(UUID entry, LocalDate day, String by, int slot, boolean came, String other, List<Sign> signs) {
     }
 
     record ReadingLine(UUID entry, LocalDate day, String by, ReadingDetail reading) {
@@ -107,20 +105,24 @@ class ColonyController {
     private final Queens queens;
     private final QueenReader reader;
     private final SettingsInForce settings;
+    private final Swarms swarms;
+    private final Inside inside;
     private final People people;
     private final Recorder recorder;
     private final Payloads payloads;
     private final Today today;
 
     ColonyController(Colonies colonies, ColonyBook book, Yards yards, Queens queens, QueenReader reader,
-            SettingsInForce settings, People people,
-            Recorder recorder, Payloads payloads, Today today) {
+            SettingsInForce settings, Swarms swarms, Inside inside, People people, Recorder recorder,
+            Payloads payloads, Today today) {
         this.colonies = colonies;
         this.book = book;
         this.yards = yards;
         this.queens = queens;
         this.reader = reader;
         this.settings = settings;
+        this.swarms = swarms;
+        this.inside = inside;
         this.people = people;
         this.recorder = recorder;
         this.payloads = payloads;
@@ -151,13 +153,16 @@ class ColonyController {
         return new ColonyPage(line(colony, facts, yard), colony.position(),
                 colony.queenId().flatMap(queens::findById)
                         .map(queen -> reader.view(List.of(queen), today.day()).getFirst()).orElse(null),
-                strength(colony, readings), book.view(facts, colony, today.day()), readings,
-                facts.chosen().map(this::chosenLine).orElse(null), book.open(facts), swarm(facts, yard, school));
+                inside.strength(colony, readings), book.view(facts, colony, today.day()), readings,
+                facts.chosen().map(this::chosenLine).orElse(null), book.open(facts),
+                swarms.of(facts, yard, Optional.ofNullable(school), today.day())
+                        .map(one -> SwarmPlanView.of(one.plan(), one.school(), one.path())).orElse(null),
+                inside.stores(colony, yard, readings, today.day()), moves(facts, names));
     }
 
     /** The verdict as it would be with one more reading: grows while one taps. */
     @PostMapping("/{id}/preview")
-    VerdictView preview(@PathVariable UUID id, @Valid @RequestBody ReadingDetail reading) {
+    ReadingPreview preview(@PathVariable UUID id, @Valid @RequestBody ReadingDetail reading) {
         Colony colony = require(id);
         Reading look;
         try {
@@ -165,7 +170,10 @@ class ColonyController {
         } catch (IllegalArgumentException both) {
             throw Refusal.invalid("reading", both.getMessage() + ". Take one of the two back.");
         }
-        return book.view(book.facts(id).with(look), colony, today.day());
+        ColonyBook.Facts facts = book.facts(id);
+        List<ReadingDetail> before = facts.reads().stream().map(book::detail).toList();
+        return new ReadingPreview(book.view(facts.with(look), colony, today.day()),
+                Inside.frameDoubts(before, reading));
     }
 
     @PutMapping("/{id}")
@@ -225,29 +233,16 @@ class ColonyController {
         return new ChosenLine(entry.id(), entry.happenedOn(), action, action.sentence().toString());
     }
 
-    /** From the newest reading that counted frames of bees. */
-    private @Nullable StrengthView strength(Colony colony, List<ReadingLine> readings) {
-        Double area = settings.current().frameFormats().get(colony.format());
-        if (area == null) {
-            return null;
+    private List<MoveLine> moves(ColonyBook.Facts facts, Map<UUID, String> names) {
+        List<MoveLine> lines = new ArrayList<>();
+        for (JournalEntry entry : facts.moves().reversed()) {
+            ColonyDetail moved = book.colonyDetail(entry);
+            lines.add(new MoveLine(entry.id(), entry.happenedOn(), names.getOrDefault(entry.recordedBy(), "?"),
+                    Objects.requireNonNull(moved.slot()), entry.kind() == EntryKind.FRAME_GIVEN,
+                    colonies.findById(Objects.requireNonNull(moved.other())).map(Colony::code).orElse("?"),
+                    Objects.requireNonNullElse(moved.signs(), List.of())));
         }
-        Strength strength = new Strength(area);
-        return readings.stream().map(ReadingLine::reading).filter(reading -> reading.framesOfBees() != null)
-                .findFirst().map(reading -> {
-                    double frames = Objects.requireNonNull(reading.framesOfBees());
-                    int sealed = strength.cells(sealedSides(reading));
-                    return new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames), sealed,
-                            strength.framesCoveredBy(sealed));
-                }).orElse(null);
-    }
-
-    /** Sides full of sealed worker brood: what stands on one side is taken to share it evenly. */
-    private static double sealedSides(ReadingDetail reading) {
-        if (reading.frames() == null) {
-            return 0;
-        }
-        return reading.frames().stream().filter(side -> side.signs().contains(Sign.SEALED_WORKER))
-                .mapToDouble(side -> 1.0 / side.signs().size()).sum();
+        return lines;
     }
 
     private ColonyLine line(Colony colony, ColonyBook.Facts facts, Yard yard) {
@@ -265,27 +260,5 @@ class ColonyController {
                 verdict.chance(verdict.leading()), need,
                 read.orElse(null), read.map(last -> (int) ChronoUnit.DAYS.between(last, day)).orElse(null),
                 due.orElse(null), overdue, stop, clash);
-    }
-
-    /** A plan for the cells of the newest look at cells, if it found any. */
-    private @Nullable SwarmPlanView swarm(ColonyBook.Facts facts, Yard yard, @Nullable SwarmSchool asked) {
-        Optional<Reading> cells = facts.readings().stream()
-                .filter(reading -> !reading.cells().isEmpty() || reading.saw(Sign.CUPS)
-                        || reading.missed(Sign.QUEEN_CELLS))
-                .max(Comparator.comparing(Reading::day));
-        boolean found = cells.map(reading -> reading.saw(Sign.CUPS)
-                || reading.cells().stream().anyMatch(one -> one.look() != CellLook.CUP_EMPTY)).orElse(false);
-        if (!found) {
-            return null;
-        }
-        Settings own = settings.current();
-        SwarmSchool school = asked == null ? own.swarmSchool() : asked;
-        // once she was taken because of these cells the plan goes on from that day
-        Optional<LocalDate> removed = facts.events().stream()
-                .filter(event -> event.kind() == EventKind.QUEEN_REMOVED).map(ColonyEvent::day)
-                .filter(day -> !day.isBefore(cells.get().day())).max(LocalDate::compareTo);
-        SwarmSituation situation = new SwarmSituation(today.day(), facts.readings(), facts.events(), removed,
-                Optional.empty(), List.of(), Optional.empty(), school);
-        return SwarmPlanView.of(SwarmPlanner.plan(situation, own.assumptions(), ColonyBook.season(yard)), school);
     }
 }

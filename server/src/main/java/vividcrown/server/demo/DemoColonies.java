@@ -33,6 +33,8 @@ import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CombPlace;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmSchool;
+import vividcrown.core.swarm.SwarmStep;
 import vividcrown.server.journal.CellsDetail;
 import vividcrown.server.journal.Detail;
 import vividcrown.server.journal.EntryKind;
@@ -74,10 +76,10 @@ final class DemoColonies {
                 cells(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 9));
         read("H 4", 15, null, List.of(EGGS_SINGLE, SEALED_WORKER, CROWDED), List.of(),
                 cells(CellLook.LONG, CombPlace.BOTTOM_EDGE, 7));
-        happened("H 4", 15, EventKind.QUEEN_REMOVED);
-        happened("H 4", 15, EventKind.CELLS_DESTROYED);
+        swarmStep("H 4", 15, SwarmStep.Kind.CATCH_QUEEN, SwarmStep.Kind.MAKE_NUC, SwarmStep.Kind.SHAKE_AND_DESTROY);
         read("H 4", 7, null, List.of(SEALED_WORKER), List.of(OPEN_BROOD),
                 cells(CellLook.SEALED, CombPlace.FACE, 1));
+        swarmStep("H 4", 7, SwarmStep.Kind.RETURN_AND_REDUCE, SwarmStep.Kind.CHECK_NUC);
         read("H 5", 30, null, List.of(), List.of(OPEN_BROOD, QUEEN));
         read("H 5", 3, null, List.of(EGGS_SEVERAL, EGGS_ON_WALLS, SEALED_DRONE_SCATTERED, Sign.BEES_OLD),
                 List.of(SEALED_WORKER));
@@ -123,7 +125,14 @@ final class DemoColonies {
             CellsDetail... cells) {
         book.entry(hive, today.minusDays(daysAgo), EntryKind.READ, Detail.ofReading(
                 new ReadingDetail(seen, absent, List.of(cells), frames, frames == null ? null : 8.0,
-                        null, null, null)));
+                        null, null, null, null)));
+    }
+
+    private void swarmStep(String hive, int daysAgo, SwarmStep.Kind... steps) {
+        for (SwarmStep.Kind step : steps) {
+            book.entry(hive, today.minusDays(daysAgo), EntryKind.SWARM_STEP_DONE,
+                    Detail.ofSwarmStep(step, SwarmSchool.DESTROY_AND_RETURN));
+        }
     }
 
     private void happened(String hive, int daysAgo, EventKind kind) {

@@ -8,6 +8,12 @@ public enum EntryKind {
     READ,
     /** Something happened to a colony, or was done to it, that bears on its queen. */
     HAPPENED,
+    /** A step of a swarm plan was done at a colony. */
+    SWARM_STEP_DONE,
+    /** A frame left a hive for another. */
+    FRAME_TAKEN,
+    /** A frame came into a hive from another. */
+    FRAME_GIVEN,
     /** A job of the round could not be done today; concerns a queen, a nuc or a graft. */
     NOT_POSSIBLE,
     /** Takes the corrected entry away. */
@@ -26,7 +32,8 @@ public enum EntryKind {
         return switch (this) {
             case TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN,
                     NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST,
-                    TAKEN_OUT, NOTE, READ, HAPPENED, NOT_POSSIBLE, WITHDRAWN, STEP_DONE ->
+                    TAKEN_OUT, NOTE, READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, NOT_POSSIBLE,
+                    WITHDRAWN, STEP_DONE ->
                 true;
             case KNOWN, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
                     SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP ->

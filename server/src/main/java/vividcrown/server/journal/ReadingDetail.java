@@ -6,6 +6,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.colony.Lift;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
@@ -19,12 +20,13 @@ import vividcrown.core.reading.Sign;
  * @param framesOfBees seams or frames covered with bees
  * @param temper 1 very gentle to 5 must not be worked
  * @param pollenColours how many colours of pollen
- * @param weather in words
+ * @param lift how heavy the hive felt
+ * @param weather what the weather was; temper and flight are read beside it
  */
 public record ReadingDetail(@Nullable List<Sign> seen, @Nullable List<Sign> absent,
         @Nullable List<@Valid CellsDetail> cells, @Nullable List<@Valid SideDetail> frames,
         @Nullable Double framesOfBees, @Nullable Integer temper, @Nullable Integer pollenColours,
-        @Nullable String weather) {
+        @Nullable Lift lift, @Nullable WeatherSeen weather) {
 
     /**
      * One side of one frame.
@@ -34,6 +36,11 @@ public record ReadingDetail(@Nullable List<Sign> seen, @Nullable List<Sign> abse
      * @param signs what is on it, the largest part first
      */
     public record SideDetail(int slot, Side side, List<Sign> signs) {
+    }
+
+    /** The weather over the open hive. */
+    public enum WeatherSeen {
+        SUN, CLOUD, HOT, COLD, WIND, RAIN, THUNDER
     }
 
     /** Which side of a frame. */

@@ -111,8 +111,24 @@ class Tapping {
                     ? Optional.of("Say what was seen. Tap at least one sign.")
                     : unreadable(detail.reading(), entry.happenedAt().toLocalDate());
             case HAPPENED -> missing(detail.event(), "Say what happened.");
+            case SWARM_STEP_DONE -> missing(done(detail).swarmStep(), "Say which step was done.")
+                    .or(() -> missing(done(detail).swarmSchool(), "Say which way of doing it is followed."));
+            case FRAME_TAKEN, FRAME_GIVEN -> missing(done(detail).slot(), "Say which frame it was.")
+                    .or(() -> otherColony(entry, done(detail)));
             default -> Optional.empty();
         };
+    }
+
+    private static ColonyDetail done(Detail detail) {
+        return detail.colony() == null ? ColonyDetail.NONE : detail.colony();
+    }
+
+    private Optional<String> otherColony(JournalController.Entry entry, ColonyDetail moved) {
+        boolean known = moved.other() != null && recorder.exists(SubjectKind.COLONY, moved.other());
+        if (!known || entry.subjectId().equals(moved.other())) {
+            return Optional.of("Say which other colony the frame went to or came from. Choose one from the list.");
+        }
+        return Optional.empty();
     }
 
     private static Optional<String> unreadable(ReadingDetail reading, LocalDate day) {

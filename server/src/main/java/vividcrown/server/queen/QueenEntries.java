@@ -52,7 +52,7 @@ class QueenEntries {
                     Objects.requireNonNullElse(detail.emergenceYear(), 0)));
             case NOT_POSSIBLE, WITHDRAWN, STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED,
                     BUILDER_SET_UP, NUC_SET_UP, SETTINGS_CHANGED,
-                    READ, HAPPENED, ACTION_CHOSEN, COLONY_SET_UP ->
+                    READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, ACTION_CHOSEN, COLONY_SET_UP ->
                 Optional.empty();
         };
     }

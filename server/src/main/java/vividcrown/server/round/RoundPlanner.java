@@ -133,7 +133,7 @@ class RoundPlanner {
             LocalDate day) {
         boolean atQueen = Jobs.isAtQueen(stop.job());
         UUID nuc = found.nucOfCell().get(stop.subject());
-        boolean atColony = stop.job().equals(ColonyJobs.READ_COLONY);
+        boolean atColony = ColonyJobs.isAtColony(stop.job());
         boolean ofBatch = !atQueen && !atColony && nuc == null;
         return new StopView(stop.job(), atColony ? SubjectKind.COLONY : ofBatch ? SubjectKind.GRAFT : SubjectKind.QUEEN,
                 stop.subject(),

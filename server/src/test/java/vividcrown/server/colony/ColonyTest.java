@@ -72,7 +72,7 @@ class ColonyTest {
     @Test
     void a_reading_changes_the_verdict_and_a_preview_records_nothing() {
         Map<String, Object> reading = Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER"));
-        JsonNode preview = owner.post("/api/v1/colonies/" + id("H 6") + "/preview", reading).json();
+        JsonNode preview = owner.post("/api/v1/colonies/" + id("H 6") + "/preview", reading).json().path("verdict");
         assertThat(preview.path("leading").asString()).isEqualTo("LAYING_QUEEN");
         assertThat(page("H 6").path("readings")).hasSize(1);
         assertThat(reads("H 6", "2026-06-09", reading).status()).isEqualTo(200);
@@ -126,8 +126,72 @@ class ColonyTest {
         owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T11:00:00+02:00", "subjectKind",
                 "COLONY", "subjectId", id("H 2"), "kind", "HAPPENED", "detail", Map.of("event", "QUEEN_REMOVED")));
         JsonNode after = page("H 2").path("swarm");
-        assertThat(after.path("steps").get(0).path("step").asString()).isEqualTo("RETURN_AND_REDUCE");
+        assertThat(after.path("begun").asString()).isEqualTo("2026-06-09");
+        assertThat(after.path("steps").get(0).path("done").asString()).isEqualTo("2026-06-09");
         assertThat(after.path("returnVisit").path("earliest").asString()).isEqualTo("2026-06-16");
+    }
+
+    private Client.Answer steps(String code, String day, String step) {
+        return owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", day + "T11:00:00+02:00", "subjectKind",
+                "COLONY", "subjectId", id(code), "kind", "SWARM_STEP_DONE", "detail",
+                Map.of("colony", Map.of("swarmStep", step, "swarmSchool", "DESTROY_AND_RETURN"))));
+    }
+
+    @Test
+    void the_days_of_a_swarm_path_come_on_the_round_and_move_on_as_steps_are_ticked() {
+        assertThat(stop("H 2").path("job").asString()).as("cells found, nothing decided").isEqualTo("SWARM_STEP");
+        assertThat(steps("H 2", "2026-06-09", "CATCH_QUEEN").status()).isEqualTo(200);
+        assertThat(stop("H 2").path("text").asString()).isEqualTo("Make her nuc");
+        steps("H 2", "2026-06-09", "MAKE_NUC");
+        steps("H 2", "2026-06-09", "SHAKE_AND_DESTROY");
+        assertThat(line("H 2").path("leading").asString()).as("the judgement knows that she is gone")
+                .isEqualTo("RECENTLY_QUEENLESS");
+        for (int day = 0; day < 7; day++) {
+            owner.post("/api/v1/demo/step", Map.of());
+        }
+        JsonNode back = stop("H 2");
+        assertThat(back.path("text").asString()).isEqualTo("Reduce to exactly one cell");
+        assertThat(back.path("window").path("earliest").asString()).isEqualTo("2026-06-16");
+        steps("H 2", "2026-06-16", "RETURN_AND_REDUCE");
+        assertThat(stop("H 2").path("text").asString()).isEqualTo("Check the old queen's nuc");
+    }
+
+    @Test
+    void a_frame_given_to_another_hive_is_known_at_both_and_its_eggs_count_there() {
+        for (String[] one : new String[][]{{"H 1", "FRAME_TAKEN", "H 6"}, {"H 6", "FRAME_GIVEN", "H 1"}}) {
+            Client.Answer moved = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt",
+                    "2026-06-09T11:00:00+02:00", "subjectKind", "COLONY", "subjectId", id(one[0]), "kind", one[1],
+                    "detail", Map.of("colony",
+                            Map.of("slot", 5, "other", id(one[2]), "signs", List.of("EGGS_SINGLE", "SEALED_WORKER")))));
+            assertThat(moved.status()).as(moved.text()).isEqualTo(200);
+        }
+        assertThat(page("H 1").path("moves").get(0).path("other").asString()).isEqualTo("H 6");
+        JsonNode came = page("H 6").path("moves").get(0);
+        assertThat(came.path("came").asBoolean()).isTrue();
+        assertThat(came.path("signs")).hasSize(2);
+        Client.Answer nowhere = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt",
+                "2026-06-09T11:00:00+02:00", "subjectKind", "COLONY", "subjectId", id("H 1"), "kind", "FRAME_TAKEN",
+                "detail", Map.of("colony", Map.of("slot", 5, "other", id("H 1")))));
+        assertThat(nowhere.findings()).singleElement().asString().contains("which other colony");
+    }
+
+    @Test
+    void a_frame_read_the_other_way_round_is_asked_about_and_a_lift_gives_the_stores() {
+        String colony = "/api/v1/colonies/" + id("H 8");
+        List<Map<String, Object>> sides = List.of(Map.of("slot", 4, "side", "NEAR", "signs", List.of("SEALED_HONEY")),
+                Map.of("slot", 4, "side", "FAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
+        List<Map<String, Object>> turned = List.of(
+                Map.of("slot", 4, "side", "FAR", "signs", List.of("SEALED_HONEY")),
+                Map.of("slot", 4, "side", "NEAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
+        reads("H 8", "2026-06-08", Map.of("frames", sides));
+        JsonNode doubts = owner.post(colony + "/preview", Map.of("frames", turned)).json().path("frameDoubts");
+        assertThat(doubts).singleElement().satisfies(one -> assertThat(one.path("slot").asInt()).isEqualTo(4));
+        assertThat(owner.post(colony + "/preview", Map.of("frames", sides)).json().path("frameDoubts")).isEmpty();
+        reads("H 8", "2026-06-09", Map.of("lift", "LIGHT", "weather", "SUN", "seen", List.of("EGGS")));
+        JsonNode stores = page("H 8").path("stores");
+        assertThat(stores.path("mostKg").asDouble()).isEqualTo(5);
+        assertThat(stores.path("targetKg").asDouble()).isEqualTo(5);
+        assertThat(stores.path("reasons")).isNotEmpty();
     }
 
     @Test

@@ -1,0 +1,66 @@
+package vividcrown.server.colony;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.Reading;
+import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmPath;
+import vividcrown.core.swarm.SwarmPlan;
+import vividcrown.core.swarm.SwarmPlanner;
+import vividcrown.core.swarm.SwarmSchool;
+import vividcrown.core.swarm.SwarmSituation;
+import vividcrown.core.swarm.SwarmStep;
+import vividcrown.server.settings.Settings;
+import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.yard.Yard;
+
+/** What is to be done about the swarm cells of a colony: the path that was begun, or else the plan as of today. */
+@Component
+public class Swarms {
+    private final SettingsInForce settings;
+
+    Swarms(SettingsInForce settings) {
+        this.settings = settings;
+    }
+
+    /**
+     * @param path empty until the first step is done
+     * @param found the day of the look at cells that it began with
+     * @param left the steps that nobody has done yet, the soonest first
+     */
+    public record Underway(SwarmPlan plan, SwarmSchool school, Optional<SwarmPath> path, LocalDate found,
+            List<SwarmStep> left) {
+    }
+
+    /** @param asked another way than the operation's own, to look at; a path that was begun keeps its way */
+    public Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
+        Settings own = settings.current();
+        Optional<SwarmPath> begun = SwarmPath.open(facts.steps(), facts.readings(), facts.events(),
+                own.swarmSchool(), today);
+        if (begun.isPresent()) {
+            SwarmPath path = begun.get();
+            SwarmPlan plan = path.plan(facts.readings(), facts.events(), own.assumptions(), ColonyBook.season(yard));
+            List<SwarmStep> left = path.left(plan, facts.readings());
+            return left.isEmpty()
+                    ? Optional.empty()
+                    : Optional.of(new Underway(plan, path.school(), begun, path.begun(), left));
+        }
+        return cells(facts).map(reading -> {
+            SwarmSchool school = asked.orElse(own.swarmSchool());
+            SwarmPlan plan = SwarmPlanner.plan(new SwarmSituation(today, facts.readings(), facts.events(),
+                    Optional.empty(), Optional.empty(), List.of(), Optional.empty(), school), own.assumptions(),
+                    ColonyBook.season(yard));
+            return new Underway(plan, school, Optional.empty(), reading.day(), plan.steps());
+        });
+    }
+
+    /** The newest look at cells, if it found any. */
+    private static Optional<Reading> cells(ColonyBook.Facts facts) {
+        return facts.readings().stream().filter(SwarmPath::tellsOfCells).reduce((_, last) -> last)
+                .filter(reading -> reading.saw(Sign.CUPS)
+                        || reading.cells().stream().anyMatch(one -> one.look() != CellLook.CUP_EMPTY));
+    }
+}
