@@ -172,9 +172,9 @@ class ColonyJourney {
         Page page = owner.page;
         owner.opens("/colonies");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 1").setExact(true)).click();
-        page.getByLabel("Frame", new Page.GetByLabelOptions().setExact(true)).selectOption("5");
+        page.getByLabel("Which frame").selectOption("5");
         page.getByLabel("To hive").selectOption("H 6");
-        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Record")).last().click();
+        owner.button("Move the frame").click();
         assertThat(page.getByTestId("move")).containsText("Frame 5 went to H 6");
         owner.opens("/colonies");
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 6").setExact(true)).click();

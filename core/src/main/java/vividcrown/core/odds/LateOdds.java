@@ -30,8 +30,8 @@ public record LateOdds(Rate mating, Assumptions assumptions) {
         return stillWaiting / (stillWaiting + neverLays);
     }
 
-    /** Share, of those that come good, that lay by this many days after emergence. */
-    double layingBy(double daysSinceEmergence) {
+    /** Share, of those that come good, that lay by this many days after emergence, 0–1. */
+    public double layingBy(double daysSinceEmergence) {
         double first = assumptions.span(Figure.FIRST_EGGS).earliestHours() / 24.0;
         double likely = assumptions.span(Figure.FIRST_EGGS).likelyHours() / 24.0;
         double last = assumptions.span(Figure.FIRST_EGGS).latestHours() / 24.0;

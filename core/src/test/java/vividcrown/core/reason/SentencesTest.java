@@ -16,6 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.brood.Clash;
+import vividcrown.core.colony.Lift;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.BestLook;
 import vividcrown.core.judgement.Status;
@@ -28,7 +29,9 @@ import vividcrown.core.reading.Sign;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.round.Caution;
+import vividcrown.core.season.Relaxation;
 import vividcrown.core.swarm.Rung;
+import vividcrown.core.swarm.SwarmStep;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 
@@ -36,7 +39,7 @@ class SentencesTest {
 
     private static final Pattern KEY = Pattern
             .compile(
-                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found|advice|season|stores|swarmStep)\\.[A-Za-z.]*[A-Za-z])\"");
+                    "\"((?:graft|due|clash|work|load|stage|colour|caution|step|brood|fact|swarm|material|found|advice|season|stores|swarmStep|plan)\\.[A-Za-z.]*[A-Za-z])\"");
 
     @Test
     void every_key_in_the_code_has_a_text() throws IOException {
@@ -57,7 +60,8 @@ class SentencesTest {
     void every_word_of_the_trade_has_a_text() {
         Stream.of(named("step.", StepKind.values()), named("stage.", Stage.values()), named("work.", Work.values()),
                 named("colour.", YearColour.values()), named("caution.", Caution.values()),
-                named("graft.makeUp.", BuilderSchool.values()), named("sign.", Sign.values()),
+                named("graft.makeUp.", BuilderSchool.values()), named("swarmStep.", SwarmStep.Kind.values()), named("stores.lift.", Lift.values()),
+                named("plan.wayOut.", Relaxation.values()), named("sign.", Sign.values()),
                 named("cell.", CellLook.values()), named("event.", EventKind.values()),
                 named("status.", Status.values()), named("action.", Action.values()),
                 named("needs.", Action.values()), named("beware.", Action.values()), named("rung.", Rung.values()),

@@ -1,0 +1,43 @@
+package vividcrown.core.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.Set;
+
+/**
+ * When there are hands.
+ *
+ * @param hoursADay hours that a working day has for queens, all people together; above 0
+ * @param daysOff days of the week without work
+ * @param closed single days without work
+ */
+public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> closed) {
+
+    public static final Crew EVERY_DAY = new Crew(16, Set.of(), Set.of());
+
+    public Crew {
+        if (!(hoursADay > 0 && hoursADay <= 400)) {
+            throw new IllegalArgumentException("hoursADay must lie above 0 and at most 400, but is %s".formatted(hoursADay));
+        }
+        daysOff = Set.copyOf(daysOff);
+        closed = Set.copyOf(closed);
+    }
+
+    public boolean works(LocalDate day) {
+        return !daysOff.contains(day.getDayOfWeek()) && !closed.contains(day);
+    }
+
+    int minutesADay() {
+        return (int) Math.round(hoursADay * 60);
+    }
+
+    /** The last working day that is not after {@code day}, at most two weeks back; the day itself if there is none. */
+    LocalDate lastWorkdayUntil(LocalDate day) {
+        for (int back = 0; back < 14; back++) {
+            if (works(day.minusDays(back))) {
+                return day.minusDays(back);
+            }
+        }
+        return day;
+    }
+}

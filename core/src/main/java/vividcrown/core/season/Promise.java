@@ -1,0 +1,35 @@
+package vividcrown.core.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.reason.Reason;
+
+/**
+ * What the plan makes of one demand.
+ *
+ * @param chance of having the whole number on the day, 0–1
+ * @param delivery the day, if there is one
+ * @param daysLate after the last day promised, 0 if in time
+ * @param grafts cups for it and those it shares its batches with
+ * @param reasons why it stands so
+ */
+public record Promise(Demand demand, State state, double chance, Optional<LocalDate> delivery, int daysLate, int grafts,
+        List<Reason> reasons) {
+
+    public Promise {
+        reasons = List.copyOf(reasons);
+    }
+
+    /** How firmly it can be promised. */
+    public enum State {
+        /** In time, with the assurance wanted. */
+        HOLDS,
+        /** With the assurance wanted, but later. */
+        LATE,
+        /** With less than the assurance wanted. */
+        AT_RISK,
+        /** Not with what there is. */
+        UNMET
+    }
+}

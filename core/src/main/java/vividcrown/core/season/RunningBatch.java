@@ -1,0 +1,25 @@
+package vividcrown.core.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.odds.LossStep;
+
+/**
+ * Cells, virgins and queens that are on their way or stand ready: what happened stays.
+ *
+ * @param id as the caller knows it
+ * @param line of its mother, if known
+ * @param graftDay its graft; the day of its first eggs less 20 for queens that lay already
+ * @param alive how many are left
+ * @param passed losses that lie behind them
+ */
+public record RunningBatch(String id, Optional<String> line, LocalDate graftDay, int alive, List<LossStep> passed) {
+
+    public RunningBatch {
+        if (alive < 0) {
+            throw new IllegalArgumentException("%s: alive must be 0 or more, but is %d".formatted(id, alive));
+        }
+        passed = List.copyOf(passed);
+    }
+}

@@ -1,0 +1,69 @@
+package vividcrown.core.season;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import vividcrown.core.odds.Rate;
+
+/** Shares what is on its way out over the demands, those due first and of the first priority before the others. */
+final class RunningShares {
+
+    private final Map<PromiseGroup, Yield> given = new HashMap<>();
+    private final Map<PromiseGroup, List<Share>> shares = new HashMap<>();
+
+    /** @param alive how many of the batch are set aside */
+    record Share(RunningBatch batch, int alive) {
+    }
+
+    RunningShares(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
+        Map<String, Integer> left = new HashMap<>();
+        brief.running().forEach(batch -> left.merge(batch.id(), batch.alive(), Integer::sum));
+        groups.stream().sorted(Comparator.comparing(PromiseGroup::until).thenComparing(PromiseGroup::priority))
+                .forEach(group -> serve(brief, group, supply, left));
+    }
+
+    private void serve(SeasonBrief brief, PromiseGroup group, Supply supply, Map<String, Integer> left) {
+        Yield yield = Yield.ofBatch(0, List.<Rate>of());
+        List<Share> taken = new ArrayList<>();
+        for (RunningBatch batch : brief.running()) {
+            boolean fits = supply.canBeHadOn(batch, group.product(), group.until())
+                    && (group.line().isEmpty() || group.line().equals(batch.line()));
+            int there = left.getOrDefault(batch.id(), 0);
+            if (!fits || there == 0 || yield.atLeast(group.count()) >= group.assurance()) {
+                continue;
+            }
+            int alive = smallest(yield, batch, there, group, supply);
+            yield = yield.plus(supply.ofRunning(batch, alive, group.product(), group.until()));
+            taken.add(new Share(batch, alive));
+            left.merge(batch.id(), -alive, Integer::sum);
+        }
+        given.put(group, yield);
+        shares.put(group, taken);
+    }
+
+    /** As many as are needed, or all. */
+    private static int smallest(Yield before, RunningBatch batch, int there, PromiseGroup group, Supply supply) {
+        int tooFew = 0;
+        int enough = there;
+        while (enough - tooFew > 1) {
+            int middle = (tooFew + enough) / 2;
+            Yield with = before.plus(supply.ofRunning(batch, middle, group.product(), group.until()));
+            if (with.atLeast(group.count()) >= group.assurance()) {
+                enough = middle;
+            } else {
+                tooFew = middle;
+            }
+        }
+        return enough;
+    }
+
+    Yield of(PromiseGroup group) {
+        return given.get(group);
+    }
+
+    List<Share> shares(PromiseGroup group) {
+        return shares.get(group);
+    }
+}

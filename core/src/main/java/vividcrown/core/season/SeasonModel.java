@@ -1,0 +1,421 @@
+package vividcrown.core.season;
+
+import com.google.ortools.Loader;
+import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.CpModel;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverSolutionCallback;
+import com.google.ortools.sat.CpSolverStatus;
+import com.google.ortools.sat.IntVar;
+import com.google.ortools.sat.LinearExpr;
+import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+
+/**
+ * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that
+ * the cups fit, and no day has more nucs, cages, builders or hours in use than there are. Cost: minutes of work, with
+ * penalties for what is late, at risk, unmet or changed.
+ */
+final class SeasonModel {
+
+    /** Heavier than any work: nobody is left without queens to save hours. */
+    static final int UNMET_EACH = 20_000;
+    static final int LATE_A_DAY_EACH = 60;
+    /** For each queen of a group whose assurance is missed, times the share by which it is missed. */
+    static final int AT_RISK_EACH = 6_000;
+    static final int CHANGED_GRAFT = 120;
+    private static final int MOST_EXTRA = 400;
+
+    private final SeasonBrief brief;
+    private final List<PromiseGroup> groups;
+    private final List<List<Recipe>> recipes;
+    private final List<BuilderClass> classes;
+    private final List<String> lines;
+    private final TreeSet<LocalDate> days = new TreeSet<>();
+    private final CpModel model = new CpModel();
+    private final LinearExprBuilder cost = LinearExpr.newBuilder();
+    private final List<List<BoolVar>> chosen = new ArrayList<>();
+    private final Map<LocalDate, IntVar[]> loads = new TreeMap<>();
+    private final Map<LocalDate, IntVar[][]> cups = new TreeMap<>();
+    private final Optional<Relaxation> relaxed;
+    private final Optional<IntVar> extra;
+
+    static {
+        Loader.loadNativeLibraries();
+    }
+
+    /** @param relaxed one thing of which more may be had, at a price */
+    SeasonModel(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes,
+            Optional<Relaxation> relaxed) {
+        this.brief = brief;
+        this.groups = groups;
+        this.recipes = recipes;
+        this.classes = classes;
+        this.relaxed = relaxed;
+        this.lines = brief.breeders().stream().map(BreederQueen::line).distinct().sorted().toList();
+        recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
+        brief.locks().forEach(lock -> days.add(lock.day()));
+        brief.before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today())).forEach(days::add);
+        this.extra = relaxed.map(kind -> model.newIntVar(0, kind == Relaxation.BUILDERS ? 8 : MOST_EXTRA, "extra"));
+        recipes();
+        builders();
+        cups();
+        nucsAndCages();
+        hours();
+        keptGrafts();
+        hintCheapest();
+        relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), priceOf(kind)));
+        model.minimize(cost);
+    }
+
+    /** What one more of it is weighed as, in minutes. */
+    private static int priceOf(Relaxation kind) {
+        return switch (kind) {
+            case NUCS -> 120;
+            case BUILDERS -> 600;
+            case HOURS -> 30;
+            case CAGES -> 20;
+            case DAYS_OFF, LATER -> 0;
+        };
+    }
+
+    /** What a recipe costs, in minutes with penalties. */
+    static int costOf(Recipe recipe, PromiseGroup group) {
+        int weight = 4 - group.priority();
+        double missed = Math.max(0, group.assurance() - recipe.assurance());
+        return recipe.minutes() + recipe.daysLate() * group.count() * LATE_A_DAY_EACH * weight
+                + (int) Math.round(missed * group.count() * AT_RISK_EACH * weight);
+    }
+
+    static int costOfUnmet(PromiseGroup group) {
+        return group.count() * UNMET_EACH * (4 - group.priority());
+    }
+
+    private void recipes() {
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            List<BoolVar> choice = new ArrayList<>();
+            for (Recipe recipe : recipes.get(index)) {
+                BoolVar take = model.newBoolVar("");
+                cost.addTerm(take, costOf(recipe, group));
+                choice.add(take);
+            }
+            BoolVar unmet = model.newBoolVar("");
+            cost.addTerm(unmet, costOfUnmet(group));
+            List<Literal> all = new ArrayList<>(choice);
+            all.add(unmet);
+            model.addExactlyOne(all);
+            chosen.add(choice);
+        }
+    }
+
+    /** The search begins with the cheapest recipe of each group, as if each had all boxes to itself. */
+    private void hintCheapest() {
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            List<Recipe> all = recipes.get(index);
+            int best = IntStream.range(0, all.size()).boxed()
+                    .min(Comparator.comparingInt(option -> costOf(all.get(option), group))).orElse(-1);
+            for (int option = 0; option < all.size(); option++) {
+                model.addHint(chosen.get(index).get(option), option == best);
+            }
+        }
+    }
+
+    private void builders() {
+        for (LocalDate day : days) {
+            IntVar[] used = new IntVar[classes.size()];
+            for (int index = 0; index < classes.size(); index++) {
+                BuilderClass builders = classes.get(index);
+                int most = day.isBefore(builders.readyFrom()) ? 0 : builders.count();
+                used[index] = model.newIntVar(0, extraHere(index) ? 8 : most, "");
+                cost.addTerm(used[index], WorkTime.LOAD);
+            }
+            loads.put(day, used);
+        }
+        for (int index = 0; index < classes.size(); index++) {
+            BuilderClass builders = classes.get(index);
+            atMostInStretch(index, builders.rhythm().daysBetweenLoads(), 1);
+            atMostInStretch(index, builders.rhythm().restStretchDays(), builders.rhythm().loadsBeforeRest());
+        }
+        for (BatchLock lock : brief.locks()) {
+            model.addEquality(loads.get(lock.day())[classOf(lock.builder())], 1);
+        }
+    }
+
+    /** The last class stands for the builders that one does not have, if more of them may be had. */
+    private boolean extraHere(int index) {
+        return relaxed.filter(kind -> kind == Relaxation.BUILDERS).isPresent() && index == classes.size() - 1;
+    }
+
+    private void atMostInStretch(int index, int stretch, int each) {
+        BuilderClass builders = classes.get(index);
+        for (LocalDate end : days) {
+            LocalDate begin = end.minusDays(stretch - 1L);
+            LinearExprBuilder sum = LinearExpr.newBuilder();
+            days.subSet(begin, true, end, true).forEach(day -> sum.add(loads.get(day)[index]));
+            long already = builders.grafts().stream().filter(day -> !day.isBefore(begin) && !day.isAfter(end)).count();
+            if (extraHere(index)) {
+                sum.addTerm(extra.orElseThrow(), -each);
+                model.addLessOrEqual(sum, 0);
+            } else {
+                model.addLessOrEqual(sum, Math.max(0, (each - already) * builders.count()));
+            }
+        }
+    }
+
+    private int classOf(String builder) {
+        for (int index = 0; index < classes.size(); index++) {
+            if (classes.get(index).has(builder)) {
+                return index;
+            }
+        }
+        throw new IllegalArgumentException("no builder " + builder);
+    }
+
+    /** What is grafted on a day, by line and by builder, holds what the recipes chosen want of it. */
+    private void cups() {
+        for (LocalDate day : days) {
+            IntVar[][] grafted = new IntVar[classes.size()][lines.size()];
+            LinearExprBuilder all = LinearExpr.newBuilder();
+            for (int index = 0; index < classes.size(); index++) {
+                LinearExprBuilder load = LinearExpr.newBuilder();
+                for (int line = 0; line < lines.size(); line++) {
+                    grafted[index][line] = model.newIntVar(0, (long) classes.get(index).load() * 8, "");
+                    load.add(grafted[index][line]);
+                    all.add(grafted[index][line]);
+                }
+                load.addTerm(loads.get(day)[index], -classes.get(index).load());
+                model.addLessOrEqual(load, 0);
+            }
+            cups.put(day, grafted);
+            LinearExprBuilder spare = LinearExpr.newBuilder().add(all);
+            addWanted(spare, day, Optional.empty());
+            // cups beyond what is wanted come only from fixed grafts
+            model.addGreaterOrEqual(spare, 0);
+            cost.addTerm(spare.build(), WorkTime.GRAFT_A_CUP);
+            for (int line = 0; line < lines.size(); line++) {
+                LinearExprBuilder ofLine = LinearExpr.newBuilder();
+                for (int index = 0; index < classes.size(); index++) {
+                    ofLine.add(grafted[index][line]);
+                }
+                addWanted(ofLine, day, Optional.of(lines.get(line)));
+                model.addGreaterOrEqual(ofLine, 0);
+            }
+        }
+        for (BatchLock lock : brief.locks()) {
+            LinearExprBuilder fixed = LinearExpr.newBuilder();
+            IntVar[] there = cups.get(lock.day())[classOf(lock.builder())];
+            for (int line = 0; line < lines.size(); line++) {
+                fixed.add(there[line]);
+                if (lock.line().isPresent() && !lock.line().get().equals(lines.get(line))) {
+                    model.addEquality(there[line], 0);
+                }
+            }
+            model.addEquality(fixed, lock.cups());
+        }
+    }
+
+    /** Takes off what the recipes want on that day, of that line or in all. */
+    private void addWanted(LinearExprBuilder sum, LocalDate day, Optional<String> line) {
+        eachGraft((group, take, graft) -> {
+            if (graft.day().equals(day) && (line.isEmpty() || line.equals(group.line()))) {
+                sum.addTerm(take, -graft.cups());
+            }
+        });
+    }
+
+    @FunctionalInterface
+    private interface OfGraft {
+        void tell(PromiseGroup group, BoolVar take, Recipe.Graft graft);
+    }
+
+    private void eachGraft(OfGraft each) {
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                for (Recipe.Graft graft : recipes.get(index).get(option).grafts()) {
+                    each.tell(groups.get(index), chosen.get(index).get(option), graft);
+                }
+            }
+        }
+    }
+
+    private void nucsAndCages() {
+        Map<LocalDate, LinearExprBuilder> inNucs = new TreeMap<>();
+        Map<LocalDate, LinearExprBuilder> inCages = new TreeMap<>();
+        for (int index = 0; index < groups.size(); index++) {
+            Map<LocalDate, LinearExprBuilder> places = switch (groups.get(index).product()) {
+                case RIPE_CELLS -> new TreeMap<>();
+                case VIRGINS -> inCages;
+                case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> inNucs;
+            };
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                Recipe recipe = recipes.get(index).get(option);
+                BoolVar take = chosen.get(index).get(option);
+                for (Recipe.Graft graft : recipe.grafts()) {
+                    LocalDate in = graft.day().plusDays(brief.ripeAfter());
+                    in.datesUntil(recipe.delivery().isAfter(in) ? recipe.delivery() : in.plusDays(1))
+                            .forEach(day -> places.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
+                                    .addTerm(take, graft.placed()));
+                }
+            }
+        }
+        inNucs.forEach((day, used) -> atMost(used, Math.max(0, brief.nucs() - brief.busyNucs().on(day)),
+                Relaxation.NUCS, 1));
+        inCages.forEach((_, used) -> atMost(used, brief.cages(), Relaxation.CAGES, 1));
+    }
+
+    private void hours() {
+        Map<LocalDate, LinearExprBuilder> minutes = new TreeMap<>();
+        loads.forEach((day, used) -> {
+            for (IntVar one : used) {
+                minutes.computeIfAbsent(day, _ -> LinearExpr.newBuilder()).addTerm(one, WorkTime.LOAD / 2);
+            }
+        });
+        eachGraft((group, take, graft) -> {
+            minutes.computeIfAbsent(graft.day(), _ -> LinearExpr.newBuilder())
+                    .addTerm(take, (long) graft.cups() * WorkTime.GRAFT_A_CUP);
+            if (group.product() != Product.RIPE_CELLS) {
+                minutes.computeIfAbsent(graft.day().plusDays(brief.ripeAfter()), _ -> LinearExpr.newBuilder())
+                        .addTerm(take, (long) graft.placed() * WorkTime.PLACE_A_CELL);
+            }
+        });
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                Recipe recipe = recipes.get(index).get(option);
+                minutes.computeIfAbsent(recipe.delivery(), _ -> LinearExpr.newBuilder()).addTerm(
+                        chosen.get(index).get(option), (long) groups.get(index).count() * WorkTime.CATCH_A_QUEEN);
+            }
+        }
+        minutes.forEach((_, used) -> atMost(used, brief.crew().minutesADay(), Relaxation.HOURS, 60));
+    }
+
+    private void atMost(LinearExprBuilder used, int most, Relaxation kind, int unit) {
+        if (relaxed.filter(one -> one == kind).isPresent()) {
+            used.addTerm(extra.orElseThrow(), -unit);
+        }
+        model.addLessOrEqual(used, most);
+    }
+
+    /** Each graft of the plan before that is not made any more costs as if it were work. */
+    private void keptGrafts() {
+        Map<LocalDate, Map<Integer, Integer>> before = new HashMap<>();
+        brief.before().stream().filter(one -> loads.containsKey(one.day()))
+                .filter(one -> classes.stream().anyMatch(builders -> builders.has(one.builder())))
+                .forEach(one -> before.computeIfAbsent(one.day(), _ -> new HashMap<>())
+                        .merge(classOf(one.builder()), 1, Integer::sum));
+        before.forEach((day, byClass) -> byClass.forEach((index, count) -> {
+            IntVar missing = model.newIntVar(0, count, "");
+            model.addGreaterOrEqual(LinearExpr.newBuilder().add(missing).add(loads.get(day)[index]), count);
+            cost.addTerm(missing, CHANGED_GRAFT);
+        }));
+    }
+
+    // --- solving -----------------------------------------------------------------------------------------------------
+
+    /**
+     * @param choices the recipe of each group, empty where it is unmet
+     * @param loads by day and class: how many builders are loaded
+     * @param cups by day, class and line
+     * @param extra of what was relaxed
+     * @param firstSeconds until the first plan, seconds
+     */
+    record Solution(List<Optional<Recipe>> choices, Map<LocalDate, int[]> loads, Map<LocalDate, int[][]> cups,
+            int extra, double cost, double bound, boolean proven, double firstSeconds, double seconds) {
+    }
+
+    /** @return empty if the locks cannot be kept together with builders and hours */
+    Optional<Solution> solve(double mostSeconds, SolveWatch watch) {
+        CpSolver solver = new CpSolver();
+        solver.getParameters().setMaxTimeInSeconds(mostSeconds)
+                .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 4, 8)).setRandomSeed(1)
+                .setRelativeGapLimit(0.0001);
+        double[] first = {-1};
+        CpSolverSolutionCallback callback = new CpSolverSolutionCallback() {
+            private int plans;
+
+            @Override
+            public void onSolutionCallback() {
+                if (first[0] < 0) {
+                    first[0] = wallTime();
+                }
+                watch.found(++plans, objectiveValue(), bestObjectiveBound(), wallTime());
+            }
+        };
+        CpSolverStatus status;
+        try (ScheduledExecutorService looker = Executors.newSingleThreadScheduledExecutor()) {
+            looker.scheduleAtFixedRate(() -> {
+                if (watch.isStopped()) {
+                    solver.stopSearch();
+                }
+            }, 100, 200, TimeUnit.MILLISECONDS);
+            status = solver.solve(model, callback);
+            looker.shutdownNow();
+        }
+        return switch (status) {
+            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL, first[0]));
+            case INFEASIBLE -> Optional.empty();
+            // stopped before the first plan: planning nothing is a plan too, if there are no locks
+            case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(nothing(solver));
+        };
+    }
+
+    private Solution nothing(CpSolver solver) {
+        int all = groups.stream().mapToInt(SeasonModel::costOfUnmet).sum();
+        return new Solution(groups.stream().map(_ -> Optional.<Recipe>empty()).toList(), Map.of(), Map.of(), 0, all, 0,
+                false, solver.wallTime(), solver.wallTime());
+    }
+
+    private Solution read(CpSolver solver, boolean proven, double first) {
+        List<Optional<Recipe>> choices = new ArrayList<>();
+        for (int index = 0; index < groups.size(); index++) {
+            Optional<Recipe> choice = Optional.empty();
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                if (solver.booleanValue(chosen.get(index).get(option))) {
+                    choice = Optional.of(recipes.get(index).get(option));
+                }
+            }
+            choices.add(choice);
+        }
+        Map<LocalDate, int[]> used = new TreeMap<>();
+        Map<LocalDate, int[][]> grafted = new TreeMap<>();
+        for (LocalDate day : days) {
+            int[] perClass = new int[classes.size()];
+            int[][] perLine = new int[classes.size()][lines.size()];
+            for (int index = 0; index < classes.size(); index++) {
+                perClass[index] = (int) solver.value(loads.get(day)[index]);
+                for (int line = 0; line < lines.size(); line++) {
+                    perLine[index][line] = (int) solver.value(cups.get(day)[index][line]);
+                }
+            }
+            used.put(day, perClass);
+            grafted.put(day, perLine);
+        }
+        return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
+                solver.objectiveValue(), solver.bestObjectiveBound(), proven, first, solver.wallTime());
+    }
+
+    List<String> lines() {
+        return lines;
+    }
+
+    /** Builders that stand for themselves because a graft in them is fixed. */
+    static Set<String> alone(SeasonBrief brief) {
+        return brief.locks().stream().map(BatchLock::builder).collect(Collectors.toSet());
+    }
+}

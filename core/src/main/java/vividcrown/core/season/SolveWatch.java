@@ -1,0 +1,30 @@
+package vividcrown.core.season;
+
+/** Looks on while a plan is sought, and may stop it; the best plan so far is kept. */
+public interface SolveWatch {
+
+    SolveWatch NONE = new SolveWatch() {
+        @Override
+        public void found(int plans, double cost, double bound, double seconds) {
+            // nobody looks on
+        }
+
+        @Override
+        public boolean isStopped() {
+            return false;
+        }
+    };
+
+    /**
+     * A better plan was found.
+     *
+     * @param plans how many so far
+     * @param cost its cost, minutes with penalties
+     * @param bound no plan costs less
+     * @param seconds since the search began
+     */
+    void found(int plans, double cost, double bound, double seconds);
+
+    /** Asked a few times a second, from another thread. */
+    boolean isStopped();
+}

@@ -1,0 +1,76 @@
+package vividcrown.core.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Random;
+import java.util.Set;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.LarvaAge;
+import vividcrown.core.rearing.Placing;
+
+/** Invented seasons to plan. */
+final class Seasons {
+
+    static final LocalDate MAY_1 = LocalDate.of(2026, 5, 1);
+    static final GraftPlan HOW = new GraftPlan(MAY_1, LarvaAge.FROM_12_TO_24_H, BuilderSchool.STARTER_THEN_FINISHER,
+            Placing.CELLS_TO_NUCS, GraftPlan.PROPER_INCUBATOR_CELSIUS);
+    static final List<BreederQueen> BREEDERS = List.of(new BreederQueen("Runa", "dark"),
+            new BreederQueen("Selva", "dark"), new BreederQueen("Tessa", "grey"));
+
+    private Seasons() {
+    }
+
+    static LocalDate day(int number) {
+        return MAY_1.plusDays(number);
+    }
+
+    static Demand order(String id, Product product, int count, int from, int until) {
+        return new Demand(id, product, count, day(from), day(until), Optional.empty(), 2, 0.9);
+    }
+
+    static CellBuilder builder(String id, int load) {
+        return new CellBuilder(id, BuilderSchool.STARTER_THEN_FINISHER, load, MAY_1, List.of());
+    }
+
+    static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew) {
+        return brief(demands, builders, nucs, crew, List.of(), List.of(), List.of());
+    }
+
+    static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew,
+            List<RunningBatch> running, List<BatchLock> before, List<BatchLock> locks) {
+        return new SeasonBrief(MAY_1, day(120), demands, BREEDERS, builders, nucs, SeasonBrief.NucsTaken.NONE, 60,
+                List.of(), crew, SeasonRates.OF_THE_TRADE, MatingClimate.UPLAND_46_NORTH, running, before, locks, HOW,
+                Assumptions.standard());
+    }
+
+    /** A season of so many orders, in a random but repeatable way. */
+    static SeasonBrief random(int orders, int builders, int nucs, long seed) {
+        Random random = new Random(seed);
+        List<Demand> demands = new ArrayList<>();
+        for (int number = 1; number <= orders; number++) {
+            int draw = random.nextInt(10);
+            Product product = draw < 6
+                    ? Product.MATED_QUEENS
+                    : draw < 8 ? Product.RIPE_CELLS : draw < 9 ? Product.NUCS_WITH_QUEEN : Product.VIRGINS;
+            int until = 34 + random.nextInt(84);
+            Optional<String> line = random.nextInt(3) == 0
+                    ? Optional.of(random.nextBoolean() ? "dark" : "grey")
+                    : Optional.empty();
+            demands.add(new Demand("O" + number, product, 2 + random.nextInt(nucs / orders * 2), day(until - 4),
+                    day(until), line, 1 + random.nextInt(3), 0.9));
+        }
+        List<CellBuilder> boxes = new ArrayList<>();
+        for (int number = 1; number <= builders; number++) {
+            boxes.add(new CellBuilder("B" + number,
+                    number % 3 == 0 ? BuilderSchool.STARTER_FINISHER : BuilderSchool.STARTER_THEN_FINISHER,
+                    number % 2 == 0 ? 30 : 45, MAY_1, List.of()));
+        }
+        return brief(demands, boxes, nucs, new Crew(16, Set.of(DayOfWeek.SUNDAY), Set.of()));
+    }
+}
