@@ -28,4 +28,9 @@ public record GraftPlan(LocalDate graftDay, LarvaAge larvaAge, BuilderSchool sch
     public static GraftPlan usual(LocalDate graftDay, BuilderSchool school, Placing placing) {
         return new GraftPlan(graftDay, LarvaAge.FROM_12_TO_24_H, school, placing, PROPER_INCUBATOR_CELSIUS);
     }
+
+    /** The same on another day. */
+    public GraftPlan on(LocalDate day) {
+        return new GraftPlan(day, larvaAge, school, placing, incubatorCelsius);
+    }
 }

@@ -17,7 +17,8 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
 
     public Crew {
         if (!(hoursADay > 0 && hoursADay <= 400)) {
-            throw new IllegalArgumentException("hoursADay must lie above 0 and at most 400, but is %s".formatted(hoursADay));
+            throw new IllegalArgumentException(
+                    "hoursADay must lie above 0 and at most 400, but is %s".formatted(hoursADay));
         }
         daysOff = Set.copyOf(daysOff);
         closed = Set.copyOf(closed);

@@ -67,7 +67,8 @@ public final class SeasonPlanner {
     public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
         List<Sentence> faults = brief.faults();
         if (!faults.isEmpty()) {
-            throw new IllegalArgumentException(faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
+            throw new IllegalArgumentException(
+                    faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
         }
         return new SeasonPlanner(brief, mostSeconds, watch).plan();
     }
@@ -94,7 +95,8 @@ public final class SeasonPlanner {
     }
 
     private boolean lineIsThere(PromiseGroup group) {
-        return group.line().isEmpty() || brief.breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
+        return group.line().isEmpty()
+                || brief.breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
     }
 
     private double hours(SeasonModel.Solution solution) {
@@ -146,7 +148,8 @@ public final class SeasonPlanner {
                 promises.add(promise(group, demand, before, recipe, recipes.get(index), waysOut));
             }
         }
-        promises.sort(Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
+        promises.sort(
+                Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
         return promises;
     }
 
@@ -155,8 +158,9 @@ public final class SeasonPlanner {
             List<Recipe> all, List<SeasonPlan.WayOut> waysOut) {
         List<Reason> reasons = new ArrayList<>();
         Yield yield = running.of(group);
-        running.shares(group).forEach(share -> reasons.add(Reason.of(Source.derived("what is on its way, by its own losses"),
-                "plan.running", share.alive(), share.batch().id())));
+        running.shares(group)
+                .forEach(share -> reasons.add(Reason.of(Source.derived("what is on its way, by its own losses"),
+                        "plan.running", share.alive(), share.batch().id())));
         if (recipe.isEmpty()) {
             reasons.addAll(whyNot(group, all, waysOut));
             return new Promise(demand, Promise.State.UNMET, yield.atLeast(upToHere), Optional.empty(), 0, 0, reasons);

@@ -60,7 +60,8 @@ class SentencesTest {
     void every_word_of_the_trade_has_a_text() {
         Stream.of(named("step.", StepKind.values()), named("stage.", Stage.values()), named("work.", Work.values()),
                 named("colour.", YearColour.values()), named("caution.", Caution.values()),
-                named("graft.makeUp.", BuilderSchool.values()), named("swarmStep.", SwarmStep.Kind.values()), named("stores.lift.", Lift.values()),
+                named("graft.makeUp.", BuilderSchool.values()), named("swarmStep.", SwarmStep.Kind.values()),
+                named("stores.lift.", Lift.values()),
                 named("plan.wayOut.", Relaxation.values()), named("sign.", Sign.values()),
                 named("cell.", CellLook.values()), named("event.", EventKind.values()),
                 named("status.", Status.values()), named("action.", Action.values()),

@@ -1,0 +1,101 @@
+package vividcrown.core.season;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Collectors;
+
+/**
+ * Demand against the supply to be expected, both added up from today, with the band in which the supply lies nine times
+ * out of ten. Cells count as cells, virgins as virgins: one band for each kind.
+ *
+ * @param days the points, weekly, the last day included
+ */
+public record SupplyBand(Kind kind, List<Point> days) {
+
+    /** What is counted together: what comes from the same step. */
+    public enum Kind {
+        CELLS, VIRGINS, QUEENS;
+
+        public static Kind of(Product product) {
+            return switch (product) {
+                case RIPE_CELLS -> CELLS;
+                case VIRGINS -> Kind.VIRGINS;
+                case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> QUEENS;
+            };
+        }
+    }
+
+    /**
+     * @param demanded promised until then
+     * @param low not fewer, nineteen times out of twenty
+     * @param middle as often more as fewer
+     * @param high not more, nineteen times out of twenty
+     */
+    public record Point(LocalDate day, int demanded, int low, int middle, int high) {
+    }
+
+    public SupplyBand {
+        days = List.copyOf(days);
+    }
+
+    /** @param plan its grafts, with what is on its way */
+    public static List<SupplyBand> of(SeasonBrief brief, List<PlannedBatch> plan) {
+        Map<Kind, List<Demand>> byKind = brief.demands().stream()
+                .collect(Collectors.groupingBy(one -> Kind.of(one.product())));
+        List<SupplyBand> bands = new ArrayList<>();
+        for (Kind kind : Kind.values()) {
+            if (byKind.containsKey(kind)) {
+                bands.add(new Reckoning(brief, plan, kind, byKind.get(kind)).band());
+            }
+        }
+        return bands;
+    }
+
+    private record Reckoning(SeasonBrief brief, List<PlannedBatch> plan, Kind kind, List<Demand> demands) {
+
+        SupplyBand band() {
+            Supply supply = new Supply(brief);
+            LocalDate last = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElseThrow();
+            List<Point> points = new ArrayList<>();
+            for (LocalDate day = brief.today(); day.isBefore(last); day = day.plusWeeks(1)) {
+                points.add(point(supply, day));
+            }
+            points.add(point(supply, last));
+            return new SupplyBand(kind, points);
+        }
+
+        private Point point(Supply supply, LocalDate day) {
+            int demanded = demands.stream().filter(one -> !one.until().isAfter(day)).mapToInt(Demand::count).sum();
+            Yield all = Yield.ofBatch(0, List.of());
+            Product product = product();
+            for (RunningBatch batch : brief.running()) {
+                if (!day.isBefore(batch.graftDay().plusDays(supply.soonest(product)))
+                        && batch.passed().size() <= product.losses().size()) {
+                    all = all.plus(supply.ofRunning(batch, batch.alive(), product, day));
+                }
+            }
+            Map<LocalDate, Integer> cups = plan.stream().filter(one -> !day
+                    .isBefore(one.day().plusDays(supply.soonest(product))))
+                    .collect(Collectors.toMap(PlannedBatch::day, this::cupsFor, Integer::sum));
+            for (Map.Entry<LocalDate, Integer> graft : cups.entrySet()) {
+                all = all.plus(supply.yield(product, graft.getKey(), day, graft.getValue()));
+            }
+            return new Point(day, demanded, all.quantile(0.05), all.quantile(0.5), all.quantile(0.95));
+        }
+
+        private Product product() {
+            return switch (kind) {
+                case CELLS -> Product.RIPE_CELLS;
+                case VIRGINS -> Product.VIRGINS;
+                case QUEENS -> Product.MATED_QUEENS;
+            };
+        }
+
+        private int cupsFor(PlannedBatch batch) {
+            return batch.shares().stream().filter(share -> demands.stream()
+                    .anyMatch(demand -> demand.id().equals(share.demand()))).mapToInt(PlannedBatch.Share::cups).sum();
+        }
+    }
+}

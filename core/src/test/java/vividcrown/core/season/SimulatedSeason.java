@@ -1,0 +1,31 @@
+package vividcrown.core.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.SplittableRandom;
+import org.apache.commons.rng.UniformRandomProvider;
+import org.apache.commons.statistics.distribution.BetaDistribution;
+import org.apache.commons.statistics.distribution.BinomialDistribution;
+import vividcrown.core.odds.Rate;
+
+/** Draws what really comes of grafts: each batch draws its luck at each step, each cup its own. */
+final class SimulatedSeason {
+
+    private final Supply supply;
+    private final UniformRandomProvider random;
+
+    SimulatedSeason(SeasonBrief brief, long seed) {
+        this.supply = new Supply(brief);
+        this.random = new SplittableRandom(seed)::nextLong;
+    }
+
+    int comesOf(Product product, LocalDate graft, LocalDate delivery, int cups) {
+        List<Rate> steps = supply.steps(product, graft, delivery, List.of());
+        int left = cups;
+        for (Rate step : steps) {
+            double share = BetaDistribution.of(step.successes(), step.failures()).createSampler(random).sample();
+            left = left == 0 ? 0 : BinomialDistribution.of(left, share).createSampler(random).sample();
+        }
+        return left;
+    }
+}
