@@ -103,7 +103,8 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
             return Optional.of(Sentence.of("plan.fault.lockBuilder", lock.builder()));
         }
         CellBuilder there = builder.get();
-        if (!isGraftDay(lock.day()) || lock.day().isBefore(there.readyFrom())) {
+        // whoever fixes a graft on a day off means to work that day
+        if (lock.day().isBefore(today) || lock.day().isAfter(until) || lock.day().isBefore(there.readyFrom())) {
             return Optional.of(Sentence.of("plan.fault.lockDay", lock.builder(), lock.day()));
         }
         if (lock.cups() < 1 || lock.cups() > there.load()) {

@@ -25,6 +25,7 @@ public class Colony {
     private @Nullable UUID queenId;
     private LocalDate setUpOn;
     private @Nullable LocalDate lastReadOn;
+    private @Nullable LocalDate droneCombOn;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected Colony() {
@@ -40,6 +41,7 @@ public class Colony {
         this.queenId = setUp.queen();
         this.setUpOn = setUpOn;
         this.lastReadOn = lastReadOn;
+        this.droneCombOn = setUp.droneCombOn();
     }
 
     public UUID id() {
@@ -69,6 +71,11 @@ public class Colony {
     /** Its queen, if she has a record of her own. */
     public Optional<UUID> queenId() {
         return Optional.ofNullable(queenId);
+    }
+
+    /** The day its drone comb was put in, if it is kept for its drones. */
+    public Optional<LocalDate> droneCombOn() {
+        return Optional.ofNullable(droneCombOn);
     }
 
     /** The day of the newest reading, or of the set-up if it was never read. */

@@ -8,7 +8,9 @@ import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Stage;
@@ -16,6 +18,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
 import vividcrown.core.rearing.StepKind;
+import vividcrown.core.season.Product;
 import vividcrown.server.colony.ColonySetUp;
 import vividcrown.server.graft.GraftPlanned;
 import vividcrown.server.journal.Detail;
@@ -23,6 +26,8 @@ import vividcrown.server.journal.EntryKind;
 import vividcrown.server.journal.JournalEntry;
 import vividcrown.server.journal.Payloads;
 import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.order.OrderState;
+import vividcrown.server.order.OrderTaken;
 import vividcrown.server.queen.KnownQueen;
 import vividcrown.server.yard.BoxSetUp;
 import vividcrown.server.yard.YardSetUp;
@@ -63,8 +68,30 @@ final class DemoSeason {
         graftedYesterday();
         plan("planned", "26-07", "Runa", "B 2", TODAY.plusDays(3), LarvaAge.FROM_12_TO_24_H,
                 Placing.EMERGE_IN_INCUBATOR);
+        orders();
         new DemoColonies(colonies(), TODAY).write();
         return entries;
+    }
+
+    /** Made up: customers, numbers and days. */
+    private void orders() {
+        order("Q26-01", "Hollin Farm apiary", false, Product.MATED_QUEENS, 12, 0, TODAY.plusDays(8), null, 1);
+        order("Q26-02", "Beck & Daughters", false, Product.RIPE_CELLS, 20, 2, TODAY.plusDays(18), null, 2);
+        order("Q26-03", "Valley beekeepers' club", false, Product.MATED_QUEENS, 40, 4, TODAY.plusDays(33), null, 1);
+        order("Q26-04", "Orrin Sall", false, Product.NUCS_WITH_QUEEN, 12, 5, TODAY.plusDays(40), "Larch", 2);
+        order("Q26-05", "Tarn Head honey", false, Product.MATED_QUEENS, 25, 4, TODAY.plusDays(47), "Scree", 2);
+        order("Q26-06", "Mill Lane school", false, Product.VIRGINS, 8, 3, TODAY.plusDays(30), null, 3);
+        order("Q26-07", "Spares in nucs", true, Product.MATED_QUEENS, 8, 10, TODAY.plusDays(60), null, 3);
+        add(SubjectKind.ORDER, id("Q26-01"), TODAY.minusDays(20), EntryKind.ORDER_MOVED_ON,
+                payloads.write(Map.of("state", OrderState.PROMISED)), owner);
+    }
+
+    private void order(String code, String customer, boolean ownNeed, Product product, int count, int window,
+            LocalDate until, @Nullable String line, int priority) {
+        OrderTaken taken = new OrderTaken(customer, ownNeed, product, count, ownNeed ? 10 : null,
+                until.minusDays(Math.max(2, window)), until, line, priority, null, null, null);
+        add(SubjectKind.ORDER, id(code), TODAY.minusDays(30), EntryKind.ORDER_TAKEN,
+                payloads.write(Map.of("code", code, "taken", taken)), owner);
     }
 
     private void places() {
@@ -237,7 +264,7 @@ final class DemoSeason {
             Placing placing) {
         GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), "Ilva", day.atTime(14, 0).atZone(ZONE),
                 age,
-                placing, 34.5, 3, 15);
+                placing, 34.5, 3, 15, null, true);
         LocalDate plannedOn = day.minusDays(7).isAfter(TODAY) ? TODAY : day.minusDays(7);
         add(SubjectKind.GRAFT, id(key), plannedOn, EntryKind.GRAFT_PLANNED, payloads.write(planned), owner);
     }
@@ -251,13 +278,13 @@ final class DemoSeason {
             String code = String.format(Locale.ROOT, "%s %02d", prefix, position);
             nucs.add(id(code));
             add(SubjectKind.NUC, id(code), LocalDate.of(2026, 5, 1), EntryKind.NUC_SET_UP,
-                    payloads.write(new BoxSetUp(id(name), code, position, null)), crew);
+                    payloads.write(new BoxSetUp(id(name), code, position, null, null)), crew);
         }
     }
 
     private void builder(String code, String yard, int position, BuilderSchool school) {
         add(SubjectKind.BUILDER, id(code), LocalDate.of(2026, 4, 20), EntryKind.BUILDER_SET_UP,
-                payloads.write(new BoxSetUp(id(yard), code, position, school)), owner);
+                payloads.write(new BoxSetUp(id(yard), code, position, school, BuilderSchool.EXCEPTIONAL_LOAD)), owner);
     }
 
     private DemoColonies.Book colonies() {
@@ -266,7 +293,10 @@ final class DemoSeason {
             public void colony(String code, String yard, int position, int frames, String format) {
                 add(SubjectKind.COLONY, id(code), LocalDate.of(2026, 4, 6), EntryKind.COLONY_SET_UP,
                         payloads.write(new ColonySetUp(id(yard), code, position, frames, format,
-                                code.equals("H 1") ? id("Runa") : code.equals("H 11") ? id("Selva") : null)),
+                                code.equals("H 1") ? id("Runa") : code.equals("H 11") ? id("Selva") : null,
+                                code.equals("H 3") || code.equals("H 11") || code.equals("H 8")
+                                        ? LocalDate.of(2026, 4, 16)
+                                        : null)),
                         owner);
             }
 
@@ -280,7 +310,9 @@ final class DemoSeason {
 
     private void breeder(String name, String code, int year) {
         add(SubjectKind.QUEEN, id(name), LocalDate.of(2026, 4, 1), EntryKind.KNOWN,
-                payloads.write(new KnownQueen(code, name, true, null, Stage.JUDGED, year)), owner);
+                payloads.write(new KnownQueen(code, name, true, null, Stage.JUDGED, year,
+                        name.equals("Tessa") ? "Scree" : name.equals("Orla") ? "Birch" : "Larch")),
+                owner);
         queen(id(name), LocalDate.of(2026, 4, 1), EntryKind.MARKED,
                 Detail.ofMark(MarkingScheme.INTERNATIONAL.colourOf(year), ""));
     }

@@ -8,12 +8,16 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
+import java.time.ZonedDateTime;
 import java.util.Arrays;
 import java.util.EnumSet;
+import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
@@ -46,13 +50,17 @@ public class Graft {
     private int bars;
     private int cupsPerBar;
     private String[] stepsDone;
+    @JdbcTypeCode(SqlTypes.JSON)
+    private List<GraftShare> shares;
+    private boolean fixed;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected Graft() {
     }
 
     /** @param graftDay the day it was done, or is planned for */
-    Graft(UUID id, GraftPlanned planned, LocalDate graftDay, boolean grafted, boolean cancelled, Set<StepKind> done) {
+    Graft(UUID id, GraftPlanned planned, List<GraftShare> shares, LocalDate graftDay, boolean grafted,
+            boolean cancelled, Set<StepKind> done) {
         this.id = id;
         this.code = planned.code();
         this.motherId = planned.mother();
@@ -67,12 +75,20 @@ public class Graft {
         this.incubatorCelsius = planned.incubatorCelsius();
         this.bars = planned.bars();
         this.cupsPerBar = planned.cupsPerBar();
+        this.shares = List.copyOf(shares);
+        this.fixed = !Boolean.FALSE.equals(planned.fixed());
         this.stepsDone = done.stream().sorted().map(Enum::name).toArray(String[]::new);
     }
 
     /** As core reckons with it; the school is the builder's. */
     public GraftPlan plan(BuilderSchool school) {
         return new GraftPlan(graftDay, larvaAge, school, placing, incubatorCelsius);
+    }
+
+    /** The same graft, planned for another hour. */
+    public GraftPlanned plannedAgain(ZonedDateTime when) {
+        return new GraftPlanned("", motherId, builderId, grafter, when, larvaAge, placing, incubatorCelsius, bars,
+                cupsPerBar, shares, true);
     }
 
     public UUID id() {
@@ -125,6 +141,16 @@ public class Graft {
 
     public int cupsPerBar() {
         return cupsPerBar;
+    }
+
+    /** For whom it is, as the season's plan says; empty if for nobody yet. */
+    public List<GraftShare> shares() {
+        return shares;
+    }
+
+    /** Planned or moved by hand: it stays when the season is planned again. */
+    public boolean fixed() {
+        return fixed;
     }
 
     public Set<StepKind> stepsDone() {

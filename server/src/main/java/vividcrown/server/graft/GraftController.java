@@ -42,7 +42,7 @@ class GraftController {
 
         private GraftPlanned planned() {
             return new GraftPlanned("", mother, builder, grafter, plannedFor, larvaAge, placing, celsius(), bars,
-                    cupsPerBar);
+                    cupsPerBar, null, true);
         }
     }
 

@@ -36,7 +36,7 @@ public class GraftDesk {
 
     /** @param id of the graft, made by whoever plans it; planning the same id twice plans once */
     @Transactional
-    void plan(UUID id, GraftPlanned asked, boolean done) {
+    public void plan(UUID id, GraftPlanned asked, boolean done) {
         recorder.takeTurn();
         if (grafts.existsById(id)) {
             return;
@@ -48,7 +48,7 @@ public class GraftDesk {
         ZonedDateTime when = asked.plannedFor().withZoneSameInstant(today.zone());
         GraftPlanned planned = new GraftPlanned(nextCode(when.getYear()), asked.mother(), asked.builder(),
                 asked.grafter().strip(), when, asked.larvaAge(), asked.placing(), asked.incubatorCelsius(),
-                asked.bars(), asked.cupsPerBar());
+                asked.bars(), asked.cupsPerBar(), asked.shares(), asked.fixed());
         List<JournalEntry> entries = new ArrayList<>();
         entries.add(entry(id, id, today.now(), EntryKind.GRAFT_PLANNED, payloads.write(planned)));
         if (done) {
@@ -76,7 +76,7 @@ public class GraftDesk {
     }
 
     @Transactional
-    void cancel(Graft graft) {
+    public void cancel(Graft graft) {
         if (graft.grafted()) {
             throw Refusal.invalid("",
                     "Graft %s was done, so it cannot be cancelled. Record what became of its cups."
@@ -84,6 +84,19 @@ public class GraftDesk {
         }
         recorder.record(List.of(entry(UUID.randomUUID(), graft.id(), today.now(), EntryKind.GRAFT_CANCELLED,
                 payloads.write(Detail.NONE))), true);
+    }
+
+    /** For whom a planned graft is, from now on. */
+    @Transactional
+    public void meantFor(Graft graft, List<GraftShare> shares) {
+        if (!graft.shares().equals(shares)) {
+            recorder.record(List.of(entry(UUID.randomUUID(), graft.id(), today.now(), EntryKind.GRAFT_MEANT_FOR,
+                    payloads.write(new MeantFor(shares)))), true);
+        }
+    }
+
+    /** As recorded when a graft is given a purpose. */
+    record MeantFor(List<GraftShare> shares) {
     }
 
     private List<Refusal.Finding> check(GraftPlanned asked, boolean done) {

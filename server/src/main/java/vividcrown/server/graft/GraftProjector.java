@@ -55,7 +55,10 @@ class GraftProjector implements Projector {
         Set<StepKind> steps = EnumSet.noneOf(StepKind.class);
         standing.stream().filter(entry -> entry.kind() == EntryKind.STEP_DONE)
                 .forEach(entry -> steps.add(Objects.requireNonNull(payloads.read(entry, Detail.class).step())));
-        Graft graft = grafts.save(new Graft(subject, planned.get(), day, done.isPresent(),
+        List<GraftShare> shares = last(standing, EntryKind.GRAFT_MEANT_FOR)
+                .map(entry -> payloads.read(entry, GraftDesk.MeantFor.class).shares())
+                .orElseGet(() -> Objects.requireNonNullElse(planned.get().shares(), List.of()));
+        Graft graft = grafts.save(new Graft(subject, planned.get(), shares, day, done.isPresent(),
                 last(standing, EntryKind.GRAFT_CANCELLED).isPresent(), steps));
         grafts.flush();
         if (done.isPresent()) {

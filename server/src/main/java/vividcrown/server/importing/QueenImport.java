@@ -261,14 +261,14 @@ class QueenImport {
             nucsByCode.put(lower(row.nuc()), nuc);
             int position = lastPosition.merge(yard, 1, Integer::sum);
             add(SubjectKind.NUC, nuc, EntryKind.NUC_SET_UP,
-                    payloads.write(new BoxSetUp(yard, row.nuc(), position, null)));
+                    payloads.write(new BoxSetUp(yard, row.nuc(), position, null, null)));
         }
 
         private void queen(Row row) {
             UUID queen = id("queen " + row.code());
             int year = year(row).orElse(0);
             add(SubjectKind.QUEEN, queen, EntryKind.KNOWN, payloads
-                    .write(new KnownQueen(row.code(), row.name(), false, null, stage(row).orElseThrow(), year)));
+                    .write(new KnownQueen(row.code(), row.name(), false, null, stage(row).orElseThrow(), year, null)));
             if (!row.nuc().isEmpty()) {
                 add(SubjectKind.QUEEN, queen, EntryKind.PLACED_IN_NUC,
                         payloads.write(Detail.ofNuc(nucsByCode.get(lower(row.nuc())))));

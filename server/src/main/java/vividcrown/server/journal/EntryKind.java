@@ -21,11 +21,19 @@ public enum EntryKind {
     /** A queen that was here before the record, or was bought. */
     KNOWN,
     /** A step of a graft's calendar was done. */
-    STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
+    STEP_DONE, GRAFT_PLANNED,
+    /** A planned graft was given to orders. */
+    GRAFT_MEANT_FOR, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
     /** The operation does something its own way. */
     SETTINGS_CHANGED,
     /** An action was chosen for a colony; brings its follow-ups. */
-    ACTION_CHOSEN, COLONY_SET_UP;
+    ACTION_CHOSEN, COLONY_SET_UP,
+    /** An order was taken, an own need set down, or either changed. */
+    ORDER_TAKEN,
+    /** An order was promised, delivered or declined. */
+    ORDER_MOVED_ON, QUEENS_PROMISED,
+    /** Queens are no longer promised to an order. */
+    QUEENS_LET_GO, QUEENS_DELIVERED;
 
     /** Whether people may send it through the journal's own door; the others have doors of their own. */
     public boolean isTapped() {
@@ -35,8 +43,10 @@ public enum EntryKind {
                     TAKEN_OUT, NOTE, READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, NOT_POSSIBLE,
                     WITHDRAWN, STEP_DONE ->
                 true;
-            case KNOWN, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP, NUC_SET_UP,
-                    SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP ->
+            case KNOWN, GRAFT_PLANNED, GRAFT_MEANT_FOR, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP,
+                    NUC_SET_UP,
+                    SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP, ORDER_TAKEN, ORDER_MOVED_ON, QUEENS_PROMISED,
+                    QUEENS_LET_GO, QUEENS_DELIVERED ->
                 false;
         };
     }

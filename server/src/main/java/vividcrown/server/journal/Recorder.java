@@ -97,7 +97,8 @@ public class Recorder {
     @Transactional
     public void rebuild() {
         takeTurn();
-        for (String table : List.of("contradiction", "settings", "graft_tally", "colony", "nuc", "queen", "graft",
+        for (String table : List.of("contradiction", "order_queen", "queen_order", "settings", "graft_tally", "colony",
+                "nuc", "queen", "graft",
                 "builder",
                 "yard")) {
             jdbc.sql("delete from " + table).update();

@@ -12,7 +12,8 @@ import vividcrown.core.queen.Stage;
  * @param breeder a mother to graft from
  * @param mother her mother, if she is known
  * @param emergenceYear year of her colour, 0 if unknown
+ * @param line the line she belongs to, if it is known
  */
 public record KnownQueen(String code, String name, boolean breeder, @Nullable UUID mother, Stage stage,
-        int emergenceYear) {
+        int emergenceYear, @Nullable String line) {
 }

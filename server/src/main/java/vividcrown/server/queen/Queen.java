@@ -40,6 +40,7 @@ public class Queen {
     private int bar;
     private int cup;
     private @Nullable UUID motherId;
+    private @Nullable String line;
     private boolean breeder;
     @Enumerated(EnumType.STRING)
     private Stage stage;
@@ -85,7 +86,9 @@ public class Queen {
     }
 
     static Queen ofKnown(UUID id, KnownQueen known) {
-        return new Queen(id, known.code(), known.name(), known.mother(), known.breeder());
+        Queen queen = new Queen(id, known.code(), known.name(), known.mother(), known.breeder());
+        queen.line = known.line();
+        return queen;
     }
 
     private Queen(UUID id, String code, String name, @Nullable UUID mother, boolean breeder) {
@@ -214,6 +217,11 @@ public class Queen {
 
     public Optional<UUID> motherId() {
         return Optional.ofNullable(motherId);
+    }
+
+    /** The line she belongs to; a mother whose line nobody gave is a line of her own. */
+    public String line() {
+        return line != null ? line : name.isEmpty() ? code : name;
     }
 
     /** The nuc she is in, or the last she was in. */

@@ -50,9 +50,12 @@ class QueenEntries {
             case NOTE -> Optional.of(new QueenEvent.Noted(Objects.requireNonNullElse(detail.text(), "")));
             case KNOWN -> Optional.of(new QueenEvent.Known(Objects.requireNonNull(detail.stage()),
                     Objects.requireNonNullElse(detail.emergenceYear(), 0)));
-            case NOT_POSSIBLE, WITHDRAWN, STEP_DONE, GRAFT_PLANNED, GRAFTED, GRAFT_CANCELLED, YARD_OPENED,
+            case NOT_POSSIBLE, WITHDRAWN, STEP_DONE, GRAFT_PLANNED, GRAFT_MEANT_FOR, GRAFTED, GRAFT_CANCELLED,
+                    YARD_OPENED,
                     BUILDER_SET_UP, NUC_SET_UP, SETTINGS_CHANGED,
-                    READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, ACTION_CHOSEN, COLONY_SET_UP ->
+                    READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, ACTION_CHOSEN, COLONY_SET_UP,
+                    ORDER_TAKEN,
+                    ORDER_MOVED_ON, QUEENS_PROMISED, QUEENS_LET_GO, QUEENS_DELIVERED ->
                 Optional.empty();
         };
     }

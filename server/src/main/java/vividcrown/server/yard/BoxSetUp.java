@@ -10,6 +10,8 @@ import vividcrown.core.rearing.BuilderSchool;
  * @param code painted on the box
  * @param position place in the yard's row, from 1
  * @param school builders only
+ * @param load builders only: cups that it brings up at a time; 30 if not known
  */
-public record BoxSetUp(UUID yard, String code, int position, @Nullable BuilderSchool school) {
+public record BoxSetUp(UUID yard, String code, int position, @Nullable BuilderSchool school,
+        @Nullable Integer load) {
 }

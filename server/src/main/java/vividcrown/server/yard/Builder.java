@@ -14,6 +14,8 @@ import vividcrown.core.rearing.BuilderSchool;
 @Entity
 @Table(name = "builder")
 public class Builder {
+    private static final int USUAL_LOAD = 30;
+
     @Id
     private UUID id;
     @TenantId
@@ -23,6 +25,7 @@ public class Builder {
     private int position;
     @Enumerated(EnumType.STRING)
     private BuilderSchool school;
+    private @Nullable Integer load;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected Builder() {
@@ -34,6 +37,12 @@ public class Builder {
         this.code = setUp.code();
         this.position = setUp.position();
         this.school = school;
+        this.load = setUp.load();
+    }
+
+    /** Cups that it brings up at a time. */
+    public int load() {
+        return load == null ? USUAL_LOAD : load;
     }
 
     public UUID id() {

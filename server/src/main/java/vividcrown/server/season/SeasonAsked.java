@@ -1,0 +1,269 @@
+package vividcrown.server.season;
+
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.Month;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.function.Function;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.assumptions.Figure;
+import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.rearing.BuilderRhythm;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.LarvaAge;
+import vividcrown.core.rearing.Placing;
+import vividcrown.core.season.BatchLock;
+import vividcrown.core.season.BreederQueen;
+import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.Crew;
+import vividcrown.core.season.Demand;
+import vividcrown.core.season.DroneColony;
+import vividcrown.core.season.Product;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonRates;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.settings.OwnFigure;
+
+/**
+ * A season to plan, everything in the request.
+ *
+ * @param until the last day to plan; two weeks after the last demand if left out
+ * @param assurance chance of meeting a demand that names none, 0.5–0.999; 0.9 if left out
+ * @param nucs mating nucs that there are
+ * @param nucsTaken of these, how many are taken on which days
+ * @param cages places in the incubator; 60 if left out
+ * @param drones none given: drones are taken to be there, and the answer says when their comb must be in
+ * @param crew every day, 16 hours, if left out
+ * @param counts own counts at each step of loss, laid over the trade's belief
+ * @param countsByMonth own counts of grafts made in a month, where months differ
+ * @param running cells, virgins and queens that are on their way
+ * @param before grafts of an earlier plan: kept where that costs little, and the changes are told
+ * @param locks grafts that stay as they are
+ * @param seconds time for the search, 0.5–10; 10 if left out
+ */
+public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
+        @NotNull List<@Valid DemandAsked> demands,
+        @NotNull List<@Valid BreederAsked> breeders, @NotNull List<@Valid BuilderAsked> builders, @Min(0) int nucs,
+        @Nullable List<@Valid TakenAsked> nucsTaken, @Nullable @Min(0) Integer cages,
+        @Nullable List<@Valid DroneAsked> drones, @Nullable @Valid CrewAsked crew, @Nullable Double assurance,
+        @Nullable List<@Valid CountAsked> counts, @Nullable Map<Month, List<@Valid CountAsked>> countsByMonth,
+        @Nullable List<@Valid RunningAsked> running, @Nullable List<@Valid BatchAsked> before,
+        @Nullable List<@Valid BatchAsked> locks, @Nullable LarvaAge larvaAge, @Nullable Placing placing,
+        @Nullable List<Double> fitAfternoonsByMonth, @Nullable List<@Valid OwnFigure> figures,
+        @Nullable Double seconds) {
+
+    static final double MOST_SECONDS = 10;
+    private static final double USUAL_ASSURANCE = 0.9;
+    private static final int USUAL_CAGES = 60;
+
+    /**
+     * @param from the first day on which it may be had; four days before {@code until} if left out
+     * @param until the last day on which it is in time
+     * @param priority 1 first, 3 last; 2 if left out
+     */
+    public record DemandAsked(@NotBlank String id, @NotNull Product product, int count, @Nullable LocalDate from,
+            @NotNull LocalDate until, @Nullable String line, @Nullable Integer priority, @Nullable Double assurance) {
+    }
+
+    /** @param line her line; her own id if left out */
+    public record BreederAsked(@NotBlank String id, @Nullable String line) {
+    }
+
+    /**
+     * @param load cups that it brings up at a time; from its strength, or 30, if left out
+     * @param framesOfBees its strength, instead of a load
+     * @param readyFrom today if left out
+     * @param grafts days of its grafts so far
+     */
+    public record BuilderAsked(@NotBlank String id, @Nullable BuilderSchool school, @Nullable Integer load,
+            @Nullable Double framesOfBees, @Nullable LocalDate readyFrom, @Nullable List<LocalDate> grafts) {
+    }
+
+    /** So many nucs are taken from the one day to the other, both included. */
+    public record TakenAsked(@NotNull LocalDate from, @NotNull LocalDate until, @Min(0) int count) {
+    }
+
+    /**
+     * @param matureFrom first day with ripe drones; from {@code combIn} and the drone lead if left out
+     * @param combIn the day its drone comb was put in
+     */
+    public record DroneAsked(@NotBlank String id, @Nullable String mother, @Nullable LocalDate matureFrom,
+            @Nullable LocalDate combIn) {
+    }
+
+    public record CrewAsked(@Nullable Double hoursADay, @Nullable List<DayOfWeek> daysOff,
+            @Nullable List<LocalDate> closed) {
+    }
+
+    public record CountAsked(@NotNull LossStep step, int tried, int succeeded) {
+    }
+
+    /** @param passed losses that lie behind them; none if they were only grafted */
+    public record RunningAsked(@NotBlank String id, @Nullable String line, @NotNull LocalDate graftDay, int alive,
+            @Nullable List<LossStep> passed) {
+    }
+
+    public record BatchAsked(@NotBlank String builder, @NotNull LocalDate day, @Min(1) @Max(45) int cups,
+            @Nullable String line) {
+        private BatchLock lock() {
+            return new BatchLock(builder, day, cups, Optional.ofNullable(line));
+        }
+    }
+
+    double secondsOrUsual() {
+        double asked = Objects.requireNonNullElse(seconds, MOST_SECONDS);
+        if (!(asked >= 0.5 && asked <= MOST_SECONDS)) {
+            throw Refusal.invalid("seconds", "seconds must lie between 0.5 and 10, but is %s. Change it."
+                    .formatted(asked));
+        }
+        return asked;
+    }
+
+    /** The brief, everything wrong with it said at once. */
+    SeasonBrief brief() {
+        Checked checked = new Checked();
+        List<Demand> wanted = checked.each("demands", demands, this::demand);
+        List<CellBuilder> boxes = checked.each("builders", builders, this::builder);
+        List<RunningBatch> underway = checked.each("running", orNone(running), SeasonAsked::running);
+        SeasonRates rates = checked.one("counts", this::rates).orElse(SeasonRates.OF_THE_TRADE);
+        Optional<Crew> hands = checked.one("crew", this::hands);
+        var assumptions = checked.one("figures", () -> OwnFigure.over(orNone(figures)));
+        var climate = checked.one("fitAfternoonsByMonth", () -> fitAfternoonsByMonth == null
+                ? MatingClimate.UPLAND_46_NORTH
+                : MatingClimate.byMonth(fitAfternoonsByMonth));
+        checked.refuse();
+        var reckoned = assumptions.orElseThrow();
+        int droneDays = reckoned.span(Figure.DRONE_LEAD).earliestDay();
+        List<DroneColony> droneColonies = orNone(drones).stream()
+                .map(one -> new DroneColony(one.id(), Objects.requireNonNullElse(one.mother(), one.id()),
+                        one.matureFrom() != null
+                                ? one.matureFrom()
+                                : Objects.requireNonNullElse(one.combIn(), today).plusDays(droneDays)))
+                .toList();
+        GraftPlan how = new GraftPlan(today, Objects.requireNonNullElse(larvaAge, LarvaAge.FROM_12_TO_24_H),
+                BuilderSchool.STARTER_THEN_FINISHER, Objects.requireNonNullElse(placing, Placing.CELLS_TO_NUCS),
+                GraftPlan.PROPER_INCUBATOR_CELSIUS);
+        SeasonBrief brief = new SeasonBrief(today, untilOrUsual(), wanted,
+                breeders.stream()
+                        .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id())))
+                        .toList(),
+                boxes, nucs, day -> orNone(nucsTaken).stream()
+                        .filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
+                        .mapToInt(TakenAsked::count).sum(),
+                Objects.requireNonNullElse(cages, USUAL_CAGES), droneColonies, hands.orElseThrow(), rates,
+                climate.orElseThrow(), underway, orNone(before).stream().map(BatchAsked::lock).toList(),
+                orNone(locks).stream().map(BatchAsked::lock).toList(), how, reckoned);
+        List<Refusal.Finding> faults = brief.faults().stream()
+                .map(fault -> new Refusal.Finding("", fault.toString())).toList();
+        if (!faults.isEmpty()) {
+            throw Refusal.invalid(faults);
+        }
+        return brief;
+    }
+
+    private LocalDate untilOrUsual() {
+        LocalDate last = demands.stream().map(DemandAsked::until).max(LocalDate::compareTo).orElse(today).plusWeeks(2);
+        LocalDate most = today.plusDays(SeasonBrief.LONGEST_DAYS);
+        LocalDate usual = last.isAfter(most) ? most : last.isBefore(today) ? today.plusWeeks(2) : last;
+        return Objects.requireNonNullElse(until, usual);
+    }
+
+    private Demand demand(DemandAsked one) {
+        if (one.until().isBefore(today)) {
+            throw new IllegalArgumentException("%s: %s lies before today (%s). Choose a day to come, at the soonest %s"
+                    .formatted(one.id(), one.until(), today, today));
+        }
+        return new Demand(one.id(), one.product(), one.count(),
+                Objects.requireNonNullElse(one.from(), one.until().minusDays(4)), one.until(),
+                Optional.ofNullable(one.line()), Objects.requireNonNullElse(one.priority(), 2),
+                one.assurance() != null ? one.assurance() : Objects.requireNonNullElse(assurance, USUAL_ASSURANCE));
+    }
+
+    private CellBuilder builder(BuilderAsked one) {
+        int load = one.load() != null
+                ? one.load()
+                : one.framesOfBees() != null ? BuilderRhythm.load(one.framesOfBees()) : 30;
+        return new CellBuilder(one.id(), Objects.requireNonNullElse(one.school(), BuilderSchool.STARTER_THEN_FINISHER),
+                load, Objects.requireNonNullElse(one.readyFrom(), today), orNone(one.grafts()));
+    }
+
+    private static RunningBatch running(RunningAsked one) {
+        return new RunningBatch(one.id(), Optional.ofNullable(one.line()), one.graftDay(), one.alive(),
+                orNone(one.passed()));
+    }
+
+    private Crew hands() {
+        if (crew == null) {
+            return Crew.EVERY_DAY;
+        }
+        return new Crew(Objects.requireNonNullElse(crew.hoursADay(), Crew.EVERY_DAY.hoursADay()),
+                new HashSet<>(orNone(crew.daysOff())), new HashSet<>(orNone(crew.closed())));
+    }
+
+    private SeasonRates rates() {
+        Map<Month, Map<LossStep, Rate>> byMonth = new EnumMap<>(Month.class);
+        Map<LossStep, Rate> overall = over(orNone(counts), Map.of());
+        if (countsByMonth != null) {
+            countsByMonth.forEach((month, all) -> byMonth.put(month, over(all, overall)));
+        }
+        return new SeasonRates(overall, byMonth);
+    }
+
+    private static Map<LossStep, Rate> over(List<CountAsked> counts, Map<LossStep, Rate> before) {
+        Map<LossStep, Rate> rates = new EnumMap<>(LossStep.class);
+        for (CountAsked count : counts) {
+            rates.put(count.step(), before.getOrDefault(count.step(), count.step().prior())
+                    .updatedBy(count.succeeded(), count.tried()));
+        }
+        return rates;
+    }
+
+    private static <T> List<T> orNone(@Nullable List<T> list) {
+        return list == null ? List.of() : list;
+    }
+
+    /** Collects what core refuses, so that everything is said at once. */
+    private static final class Checked {
+        private final List<Refusal.Finding> findings = new ArrayList<>();
+
+        <T> Optional<T> one(String field, Supplier<T> make) {
+            try {
+                return Optional.of(make.get());
+            } catch (IllegalArgumentException refused) {
+                findings.add(new Refusal.Finding(field, refused.getMessage() + "."));
+                return Optional.empty();
+            }
+        }
+
+        <F, T> List<T> each(String field, List<F> all, Function<F, T> make) {
+            List<T> made = new ArrayList<>();
+            for (int index = 0; index < all.size(); index++) {
+                F asked = all.get(index);
+                one(field + "[" + index + "]", () -> make.apply(asked)).ifPresent(made::add);
+            }
+            return made;
+        }
+
+        void refuse() {
+            if (!findings.isEmpty()) {
+                throw Refusal.invalid(findings);
+            }
+        }
+    }
+}

@@ -1,0 +1,309 @@
+package vividcrown.server.season;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Component;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
+import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.queen.Milestone;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.Placing;
+import vividcrown.core.season.BatchLock;
+import vividcrown.core.season.BreederQueen;
+import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.Crew;
+import vividcrown.core.season.Demand;
+import vividcrown.core.season.DroneColony;
+import vividcrown.core.season.Product;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.server.clock.Today;
+import vividcrown.server.colony.Colonies;
+import vividcrown.server.colony.Colony;
+import vividcrown.server.graft.Graft;
+import vividcrown.server.graft.Grafts;
+import vividcrown.server.order.OrderState;
+import vividcrown.server.order.OrderTaken;
+import vividcrown.server.order.PromisedQueen;
+import vividcrown.server.order.PromisedQueens;
+import vividcrown.server.order.QueenOrder;
+import vividcrown.server.order.QueenOrders;
+import vividcrown.server.queen.Queen;
+import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.Settings;
+import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.yard.Builder;
+import vividcrown.server.yard.Builders;
+import vividcrown.server.yard.Nucs;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** Makes the brief of a season from the records: codes and names stand for boxes, mothers and orders. */
+@Component
+class SeasonBriefs {
+
+    private static final int DAYS_OF_BATCHES = 70;
+    /** A nuc given a cell is free again when its queen was seen laying at the last first look. */
+    private static final int NUC_TAKEN_DAYS = 21;
+    private static final int CATCH_WITHIN_DAYS = 7;
+
+    private final Today today;
+    private final SettingsInForce settings;
+    private final QueenOrders orders;
+    private final PromisedQueens promised;
+    private final Queens queens;
+    private final Grafts grafts;
+    private final Builders builders;
+    private final Nucs nucs;
+    private final Yards yards;
+    private final Colonies colonies;
+    private final RatePools rates;
+
+    SeasonBriefs(Today today, SettingsInForce settings, QueenOrders orders, PromisedQueens promised, Queens queens,
+            Grafts grafts, Builders builders, Nucs nucs, Yards yards, Colonies colonies, RatePools rates) {
+        this.today = today;
+        this.settings = settings;
+        this.orders = orders;
+        this.promised = promised;
+        this.queens = queens;
+        this.grafts = grafts;
+        this.builders = builders;
+        this.nucs = nucs;
+        this.yards = yards;
+        this.colonies = colonies;
+        this.rates = rates;
+    }
+
+    /**
+     * What would be otherwise.
+     *
+     * @param assurance for every order that names none
+     * @param moreNucs nucs that one would add
+     * @param moreBuilders builders that one would add, of load 30
+     * @param hoursADay instead of the usual
+     * @param workDaysOff work on days off
+     * @param locks ids of planned grafts that stay as they are; those planned by hand stay anyway
+     */
+    record WhatIf(@Nullable Double assurance, @Nullable Integer moreNucs, @Nullable Integer moreBuilders,
+            @Nullable Double hoursADay, @Nullable Boolean workDaysOff, @Nullable List<UUID> locks) {
+        static final WhatIf NOTHING = new WhatIf(null, null, null, null, null, null);
+    }
+
+    /** The brief with what it was made from, so that a plan finds its way back to the records. */
+    record Made(SeasonBrief brief, Map<String, UUID> builders, Map<String, UUID> breeders, List<Graft> planned,
+            Map<UUID, String> builderCodes, Map<UUID, Queen> mothers, List<QueenOrder> open) {
+    }
+
+    Made make(WhatIf whatIf) {
+        LocalDate day = today.day();
+        Settings own = settings.current();
+        Assumptions assumptions = own.assumptions();
+        List<Builder> boxes = builders.findAll().stream().sorted(Comparator.comparing(Builder::code)).toList();
+        Map<UUID, String> codes = boxes.stream().collect(Collectors.toMap(Builder::id, Builder::code));
+        List<Queen> mothers = queens.findByBreederTrueAndAliveTrueOrderByCode();
+        List<Graft> batches = grafts
+                .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(day.minusDays(DAYS_OF_BATCHES)).stream()
+                .filter(graft -> !graft.cancelled()).toList();
+        List<Graft> planned = batches.stream().filter(graft -> !graft.grafted() && !graft.graftDay().isBefore(day))
+                .toList();
+        List<QueenOrder> open = orders.findByStateInOrderByUntilDayAscCodeAsc(
+                List.of(OrderState.ASKED, OrderState.PROMISED));
+        List<Demand> demands = demands(open, whatIf, own, day);
+        Map<UUID, Queen> motherOf = queens.findAllById(batches.stream().map(Graft::motherId).distinct().toList())
+                .stream().collect(Collectors.toMap(Queen::id, Function.identity()));
+        Set<UUID> locked = new HashSet<>(Objects.requireNonNullElse(whatIf.locks(), List.of()));
+        List<BatchLock> before = new ArrayList<>();
+        List<BatchLock> locks = new ArrayList<>();
+        for (Graft graft : planned) {
+            BatchLock lock = new BatchLock(codes.get(graft.builderId()), graft.graftDay(),
+                    graft.bars() * graft.cupsPerBar(), Optional.of(motherOf.get(graft.motherId()).line()));
+            before.add(lock);
+            if (graft.fixed() || locked.contains(graft.id())) {
+                locks.add(lock);
+            }
+        }
+        Settings.SeasonHands hands = own.hands();
+        Set<DayOfWeek> daysOff = Boolean.TRUE.equals(whatIf.workDaysOff()) ? Set.of() : hands.daysOff();
+        LocalDate until = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElse(day).plusWeeks(2);
+        LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
+        SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands,
+                mothers.stream().map(one -> new BreederQueen(nameOf(one), one.line())).toList(),
+                cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
+                (int) nucs.count() + Objects.requireNonNullElse(whatIf.moreNucs(), 0), taken(batches, assumptions, day),
+                hands.cages(), drones(assumptions), new Crew(
+                        Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of()),
+                rates.rates(), climate(), running(batches, motherOf), before, locks,
+                GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions);
+        return new Made(brief, boxes.stream().collect(Collectors.toMap(Builder::code, Builder::id)),
+                mothers.stream().collect(Collectors.toMap(SeasonBriefs::nameOf, Queen::id, (one, _) -> one)), planned,
+                codes, motherOf, open);
+    }
+
+    static String nameOf(Queen queen) {
+        return queen.name().isEmpty() ? queen.code() : queen.name();
+    }
+
+    private List<Demand> demands(List<QueenOrder> open, WhatIf whatIf, Settings own, LocalDate day) {
+        Map<UUID, Long> promisedTo = promised.findAll().stream().filter(one -> one.deliveredOn().isEmpty())
+                .collect(Collectors.groupingBy(PromisedQueen::orderId, Collectors.counting()));
+        double usual = Objects.requireNonNullElse(whatIf.assurance(), own.hands().assurance());
+        int others = open.stream().filter(one -> !one.taken().ownNeed() && isQueen(one.taken().product()))
+                .mapToInt(one -> one.taken().count()).sum();
+        List<Demand> demands = new ArrayList<>();
+        for (QueenOrder order : open) {
+            OrderTaken taken = order.taken();
+            int asked = order.sharePercent().map(share -> Math.ceilDiv(others * share, 100)).orElse(taken.count());
+            int left = asked - order.delivered() - promisedTo.getOrDefault(order.id(), 0L).intValue();
+            if (left > 0) {
+                LocalDate until = taken.until().isBefore(day) ? day : taken.until();
+                demands.add(new Demand(order.code(), taken.product(), Math.min(left, Demand.MOST),
+                        taken.from().isAfter(until) ? until : taken.from(), until, Optional.ofNullable(taken.line()),
+                        taken.priority(), whatIf.assurance() != null
+                                ? usual
+                                : Objects.requireNonNullElse(taken.assurance(), usual)));
+            }
+        }
+        return demands;
+    }
+
+    private static boolean isQueen(Product product) {
+        return product.losses().contains(LossStep.MATING);
+    }
+
+    private static List<CellBuilder> cellBuilders(List<Builder> boxes, List<Graft> batches, LocalDate day, int more) {
+        List<CellBuilder> builders = new ArrayList<>();
+        for (Builder box : boxes) {
+            List<LocalDate> grafted = batches.stream()
+                    .filter(graft -> graft.grafted() && graft.builderId().equals(box.id())).map(Graft::graftDay)
+                    .distinct().sorted().toList();
+            CellBuilder builder = new CellBuilder(box.code(), box.school(),
+                    Math.clamp(box.load(), 1, BuilderSchool.EXCEPTIONAL_LOAD), day, grafted);
+            LocalDate ready = grafted.isEmpty()
+                    ? day
+                    : grafted.getLast().plusDays(builder.rhythm().daysBetweenLoads());
+            builders.add(new CellBuilder(builder.id(), builder.school(), builder.load(),
+                    ready.isAfter(day) ? ready : day, grafted));
+        }
+        for (int index = 1; index <= more; index++) {
+            builders.add(new CellBuilder("+" + index, BuilderSchool.STARTER_THEN_FINISHER, 30, day.plusDays(2),
+                    List.of()));
+        }
+        return builders;
+    }
+
+    /** A nuc is taken until its queen was seen laying and caught; cells still on their bars will take one too. */
+    private SeasonBrief.NucsTaken taken(List<Graft> batches, Assumptions assumptions, LocalDate day) {
+        TreeMap<LocalDate, Integer> freed = new TreeMap<>();
+        int[] now = {0};
+        for (Queen queen : queens.atWork()) {
+            if (queen.cage().isPresent()) {
+                continue;
+            }
+            var life = queen.life();
+            LocalDate free = life.has(Milestone.EGGS_SEEN)
+                    ? day.plusDays(CATCH_WITHIN_DAYS)
+                    : life.on(Milestone.PLACED_AS_CELL).or(() -> life.on(Milestone.PLACED_AS_VIRGIN)).orElse(day)
+                            .plusDays(NUC_TAKEN_DAYS + (long) CATCH_WITHIN_DAYS);
+            now[0]++;
+            freed.merge(free.isAfter(day) ? free : day.plusDays(CATCH_WITHIN_DAYS), 1, Integer::sum);
+        }
+        int ripe = assumptions.queen().emerges().likelyDay() - 6;
+        Map<LocalDate, Integer> toCome = new HashMap<>();
+        List<UUID> ids = batches.stream().filter(Graft::grafted).map(Graft::id).toList();
+        Map<UUID, Long> onBars = queens.onTheBar(ids).stream()
+                .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow(), Collectors.counting()));
+        batches.stream().filter(graft -> onBars.containsKey(graft.id()))
+                .forEach(graft -> toCome.merge(graft.graftDay().plusDays(ripe), onBars.get(graft.id()).intValue(),
+                        Integer::sum));
+        return on -> now[0] - freed.headMap(on, true).values().stream().mapToInt(Integer::intValue).sum()
+                + toCome.entrySet().stream().filter(one -> !on.isBefore(one.getKey())
+                        && on.isBefore(one.getKey().plusDays(NUC_TAKEN_DAYS + (long) CATCH_WITHIN_DAYS)))
+                        .mapToInt(Map.Entry::getValue).sum();
+    }
+
+    private List<DroneColony> drones(Assumptions assumptions) {
+        int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
+        List<Colony> kept = colonies.findAllByOrderByYardIdAscPositionAsc().stream()
+                .filter(colony -> colony.droneCombOn().isPresent()).toList();
+        Map<UUID, Queen> mothers = queens.findAllById(kept.stream().flatMap(one -> one.queenId().stream()).toList())
+                .stream().collect(Collectors.toMap(Queen::id, Function.identity()));
+        return kept.stream().map(colony -> new DroneColony(colony.code(),
+                colony.queenId().map(mothers::get).map(SeasonBriefs::nameOf).orElse(colony.code()),
+                colony.droneCombOn().orElseThrow().plusDays(lead))).toList();
+    }
+
+    private MatingClimate climate() {
+        Optional<Yard> first = yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder));
+        if (first.isEmpty()) {
+            return MatingClimate.UPLAND_46_NORTH;
+        }
+        WeatherStation station = new WeatherStation(first.get().id(), first.get().elevationMetres());
+        Map<LocalDate, Double> known = new HashMap<>();
+        return on -> known.computeIfAbsent(on, station::oddsOfMatingAfternoon);
+    }
+
+    /** What lives of the batches, by how far it has come; what is promised or a mother is not to be had. */
+    private List<RunningBatch> running(List<Graft> batches, Map<UUID, Queen> motherOf) {
+        List<Graft> grafted = batches.stream().filter(Graft::grafted).toList();
+        Set<UUID> spoken = new HashSet<>(rates.promised());
+        Map<UUID, Map<List<LossStep>, Integer>> alive = new HashMap<>();
+        for (Queen queen : queens.findByGraftIdIn(grafted.stream().map(Graft::id).toList())) {
+            Optional<List<LossStep>> passed = passed(queen);
+            if (passed.isPresent() && !spoken.contains(queen.id()) && !queen.breeder()) {
+                alive.computeIfAbsent(queen.graftId().orElseThrow(), _ -> new HashMap<>()).merge(passed.get(), 1,
+                        Integer::sum);
+            }
+        }
+        List<RunningBatch> running = new ArrayList<>();
+        for (Graft graft : grafted) {
+            alive.getOrDefault(graft.id(), Map.of()).entrySet().stream()
+                    .sorted(Comparator.comparingInt(one -> -one.getKey().size()))
+                    .forEach(one -> running.add(new RunningBatch(
+                            "%s (%s)".formatted(graft.code(), word(one.getKey().size())),
+                            Optional.ofNullable(motherOf.get(graft.motherId())).map(Queen::line), graft.graftDay(),
+                            one.getValue(), one.getKey())));
+        }
+        return running;
+    }
+
+    private static String word(int stepsPassed) {
+        return switch (stepsPassed) {
+            case 0 -> "grafts";
+            case 1 -> "taken";
+            case 2 -> "cells";
+            case 3 -> "virgins";
+            default -> "laying";
+        };
+    }
+
+    /** Losses that lie behind a living queen; empty if nothing more is to be had of her. */
+    private static Optional<List<LossStep>> passed(Queen queen) {
+        boolean given = queen.life().has(Milestone.PLACED_AS_CELL) || queen.life().has(Milestone.CAGED);
+        return switch (queen.stage()) {
+            case GRAFTED -> Optional.of(List.of());
+            case TAKEN, SEALED -> Optional.of(given ? List.of(LossStep.TAKE, LossStep.SOUND) : List.of(LossStep.TAKE));
+            case VIRGIN -> Optional.of(List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE));
+            case LAYING, JUDGED ->
+                Optional.of(List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE, LossStep.MATING));
+            case DRONE_LAYER, NOT_TAKEN, CULLED, DUD, DEAD, TAKEN_OUT -> Optional.empty();
+        };
+    }
+}

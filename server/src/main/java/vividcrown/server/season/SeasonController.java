@@ -1,0 +1,214 @@
+package vividcrown.server.season;
+
+import jakarta.validation.Valid;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.season.BuilderSheet;
+import vividcrown.core.season.Demand;
+import vividcrown.core.season.DroneSheet;
+import vividcrown.core.season.PlanCheck;
+import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.Promise;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonPlan;
+import vividcrown.core.season.Shopping;
+import vividcrown.core.season.SupplyBand;
+import vividcrown.server.graft.Graft;
+import vividcrown.server.order.QueenOrder;
+import vividcrown.server.person.SignedIn;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.queen.Queen;
+import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** The operation's season: how what is planned stands against what is promised, and searches for better. */
+@RestController
+@RequestMapping("/api/v1/season")
+class SeasonController {
+
+    /** Below the assurance wanted by more than this, a promise is called at risk. */
+    private static final double SLACK = 0.02;
+
+    /**
+     * A demand as it stands today.
+     *
+     * @param customer for whom, or what for
+     * @param chance of the whole number on the day, with what is on its way and what is planned
+     * @param state firm, at risk, or without any hope as things stand
+     */
+    record Standing(UUID order, String demand, String customer, boolean ownNeed, Demand wanted, double chance,
+            Promise.State state) {
+    }
+
+    /** @param graft the planned graft, so that it can be fixed or opened */
+    record PlannedLine(UUID graft, String code, SeasonPlanView.BatchView batch) {
+    }
+
+    /**
+     * @param breaks what cannot be done as it is planned
+     * @param rates what the odds rest on
+     */
+    record SeasonPage(LocalDate today, LocalDate until, List<Standing> standings, List<PlannedLine> planned,
+            List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderView> builders,
+            List<SeasonPlanView.DroneView> drones, SeasonPlanView.ShoppingView shopping,
+            List<RatePools.StepRates> rates, double assurance, int nucs, int nucsTaken) {
+    }
+
+    record Search(SeasonBriefs.@Nullable WhatIf whatIf, @Nullable Double seconds) {
+    }
+
+    record Begun(UUID id) {
+    }
+
+    private final SeasonBriefs briefs;
+    private final SeasonSearches searches;
+    private final PlanAdoption adoption;
+    private final RatePools rates;
+    private final Yards yards;
+
+    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption, RatePools rates,
+            Yards yards) {
+        this.briefs = briefs;
+        this.searches = searches;
+        this.adoption = adoption;
+        this.rates = rates;
+        this.yards = yards;
+    }
+
+    @GetMapping
+    @Transactional(readOnly = true)
+    public SeasonPage season() {
+        SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
+        SeasonBrief brief = made.brief();
+        List<PlannedLine> lines = lines(made);
+        List<PlannedBatch> batches = lines.stream().map(line -> line.batch().batch()).toList();
+        PlanCheck check = PlanCheck.of(brief, batches);
+        List<Promise> promises = new ArrayList<>();
+        List<Standing> standings = new ArrayList<>();
+        Map<String, QueenOrder> orders = new HashMap<>();
+        made.open().forEach(order -> orders.put(order.code(), order));
+        for (Demand demand : brief.demands()) {
+            double chance = check.chances().get(demand.id());
+            Promise.State state = chance >= demand.assurance() - SLACK
+                    ? Promise.State.HOLDS
+                    : chance >= 0.05 ? Promise.State.AT_RISK : Promise.State.UNMET;
+            QueenOrder order = orders.get(demand.id());
+            standings.add(
+                    new Standing(order.id(), demand.id(), order.taken().customer(), order.taken().ownNeed(), demand,
+                            chance, state));
+            promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
+        }
+        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0,
+                new SeasonPlan.Search(false, 0, 0, 0, 0));
+        return new SeasonPage(brief.today(), brief.until(), standings, lines,
+                check.breaks().stream().map(Object::toString).toList(),
+                SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
+                SeasonPlanView.BuilderView.of(BuilderSheet.of(brief, batches)),
+                SeasonPlanView.DroneView.of(DroneSheet.of(brief, asPlan)),
+                SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)), rates.table(station(), brief.today()),
+                brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
+                brief.busyNucs().on(brief.today()));
+    }
+
+    private WeatherStation station() {
+        return yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder))
+                .map(yard -> new WeatherStation(yard.id(), yard.elevationMetres()))
+                .orElseGet(() -> new WeatherStation(new UUID(0, 0), 500));
+    }
+
+    private static List<PlannedLine> lines(SeasonBriefs.Made made) {
+        return made.planned().stream().map(graft -> {
+            Queen mother = made.mothers().get(graft.motherId());
+            return new PlannedLine(graft.id(), graft.code(),
+                    new SeasonPlanView.BatchView(graft.graftDay(), made.builderCodes().get(graft.builderId()),
+                            SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
+                            shares(graft, made.brief()), spare(graft), graft.fixed()));
+        }).toList();
+    }
+
+    /** Orders that were delivered or declined meanwhile no longer count. */
+    private static List<SeasonPlanView.ShareView> shares(Graft graft, SeasonBrief brief) {
+        return graft.shares().stream()
+                .filter(share -> brief.demands().stream().anyMatch(one -> one.id().equals(share.demand())))
+                .map(share -> new SeasonPlanView.ShareView(share.demand(), share.cups(), share.delivery())).toList();
+    }
+
+    private static int spare(Graft graft) {
+        return graft.bars() * graft.cupsPerBar() - graft.shares().stream().mapToInt(one -> one.cups()).sum();
+    }
+
+    /** Begins a search; how far it is tells the next. */
+    @PostMapping("/searches")
+    Begun search(@Valid @RequestBody Search asked) {
+        SeasonBrief brief = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING))
+                .brief();
+        List<Refusal.Finding> faults = brief.faults().stream()
+                .map(fault -> new Refusal.Finding("", fault.toString())).toList();
+        if (!faults.isEmpty()) {
+            throw Refusal.invalid(faults);
+        }
+        double seconds = Math.clamp(Objects.requireNonNullElse(asked.seconds(), SeasonAsked.MOST_SECONDS), 0.5,
+                SeasonAsked.MOST_SECONDS);
+        return new Begun(searches.begin(brief, seconds));
+    }
+
+    @GetMapping("/searches/{id}")
+    SeasonSearches.Progress progress(@PathVariable UUID id) {
+        return searches.progress(id).orElseThrow(
+                () -> Refusal.notFound("There is no such search any more. Ask for a plan again."));
+    }
+
+    @PostMapping("/searches/{id}/stop")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void stop(@PathVariable UUID id) {
+        searches.stop(id);
+    }
+
+    /** Makes the plan that a search found the operation's own: its grafts are planned, those it drops are cancelled. */
+    @PostMapping("/searches/{id}/adopt")
+    PlanAdoption.Adopted adopt(@PathVariable UUID id) {
+        SignedIn.requireOwner("change the season's plan");
+        SeasonPlanView plan = progress(id).plan();
+        if (plan == null) {
+            throw Refusal.invalid("", "This search has no plan yet. Wait until it is done, or stop it.");
+        }
+        return adoption.adopt(plan);
+    }
+
+    /** What the plan comes to with these grafts instead, nothing kept: for moving them by hand. */
+    @PostMapping("/check")
+    SeasonPlanReckonController.CheckAnswer check(@Valid @RequestBody List<SeasonPlanView.BatchView> batches) {
+        return SeasonPlanReckonController.CheckAnswer.of(PlanCheck.of(
+                briefs.make(SeasonBriefs.WhatIf.NOTHING).brief(),
+                batches.stream().map(SeasonPlanView.BatchView::batch).toList()));
+    }
+
+    record Moved(LocalDate day) {
+    }
+
+    /** Moves a planned graft to another day. */
+    @PostMapping("/grafts/{id}/move")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void move(@PathVariable UUID id, @Valid @RequestBody Moved asked) {
+        SignedIn.requireOwner("move planned grafts");
+        adoption.move(id, asked.day());
+    }
+}

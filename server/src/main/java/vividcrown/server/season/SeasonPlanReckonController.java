@@ -1,0 +1,62 @@
+package vividcrown.server.season;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import java.util.List;
+import java.util.Map;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.season.PlanCheck;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonPlan;
+import vividcrown.core.season.SeasonPlanner;
+import vividcrown.core.season.SolveWatch;
+import vividcrown.server.problem.Refusal;
+
+/** A season planned from what is in the request. Open to everybody, keeps nothing. */
+@RestController
+@RequestMapping("/api/v1/reckon")
+class SeasonPlanReckonController {
+
+    /** A season and the grafts that it would have. */
+    record CheckRequest(@Valid SeasonAsked season, List<SeasonPlanView.BatchView> batches) {
+    }
+
+    /**
+     * @param chances of each demand's whole number, by its id
+     * @param breaks what cannot be done, or will not be ready
+     */
+    record CheckAnswer(Map<String, Double> chances, List<String> breaks) {
+        static CheckAnswer of(PlanCheck check) {
+            return new CheckAnswer(check.chances(), check.breaks().stream().map(Object::toString).toList());
+        }
+    }
+
+    @PostMapping("/season-plan")
+    @Operation(summary = "Graft days, builders, mothers and nucs for a season's demands, and how far that holds", description = """
+            Example: {"today": "2026-05-01", "nucs": 100, "breeders": [{"id": "Runa"}],
+            "builders": [{"id": "B 1", "load": 45}, {"id": "B 2", "load": 45}],
+            "demands": [{"id": "forty", "product": "MATED_QUEENS", "count": 40, "until": "2026-06-12"}]}.
+            Demands that fall due together share batches. Each recipe is reckoned by the exact distribution, so what is
+            chosen holds with the assurance wanted; what does not hold says why and what would help.""")
+    SeasonPlanView plan(@Valid @RequestBody SeasonAsked asked) {
+        SeasonBrief brief = asked.brief();
+        try {
+            SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.NONE);
+            return SeasonPlanView.of(brief, plan);
+        } catch (IllegalArgumentException refused) {
+            throw Refusal.invalid("", refused.getMessage());
+        }
+    }
+
+    @PostMapping("/season-check")
+    @Operation(summary = "What a season's plan comes to after grafts were moved or resized by hand", description = """
+            Takes a season as season-plan does, and the batches of a plan as they would be; answers each demand's odds and
+            what breaks.""")
+    CheckAnswer check(@Valid @RequestBody CheckRequest asked) {
+        return CheckAnswer.of(PlanCheck.of(asked.season().brief(),
+                asked.batches().stream().map(SeasonPlanView.BatchView::batch).toList()));
+    }
+}

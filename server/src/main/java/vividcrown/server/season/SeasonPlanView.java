@@ -1,0 +1,167 @@
+package vividcrown.server.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.rearing.CalendarStep;
+import vividcrown.core.rearing.StepKind;
+import vividcrown.core.season.BuilderSheet;
+import vividcrown.core.season.DroneSheet;
+import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.Product;
+import vividcrown.core.season.Promise;
+import vividcrown.core.season.Relaxation;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonPlan;
+import vividcrown.core.season.Shopping;
+import vividcrown.core.season.SupplyBand;
+import vividcrown.server.wire.ReasonView;
+import vividcrown.server.wire.SpanView;
+
+/**
+ * A season's calendar, and how far it holds.
+ *
+ * @param holds every demand can be met in time, with the assurance wanted
+ * @param batches the grafts, by day
+ * @param promises one for each demand, by the day promised
+ * @param changes against the plan before
+ * @param waysOut what would help the demands that are not met, the most helpful first
+ * @param hours work that the plan takes
+ */
+public record SeasonPlanView(boolean holds, List<BatchView> batches, List<PromiseView> promises,
+        List<ChangeView> changes, List<WayOutView> waysOut, double hours, SearchView search, List<BandView> bands,
+        List<BuilderView> builders, List<DroneView> drones, ShoppingView shopping) {
+
+    /**
+     * @param shares for whom
+     * @param spare cups for nobody yet
+     * @param locked it was fixed by hand
+     */
+    public record BatchView(LocalDate day, String builder, String breeder, String line, int cups,
+            List<ShareView> shares, int spare, boolean locked) {
+        static BatchView of(PlannedBatch batch) {
+            return new BatchView(batch.day(), batch.builder(), batch.breeder(), batch.line(), batch.cups(),
+                    batch.shares().stream()
+                            .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
+                    batch.spare(), batch.locked());
+        }
+
+        PlannedBatch batch() {
+            return new PlannedBatch(day, builder, breeder, line, cups,
+                    shares.stream().map(one -> new PlannedBatch.Share(one.demand(), one.cups(), one.delivery()))
+                            .toList(),
+                    locked);
+        }
+    }
+
+    public record ShareView(String demand, int cups, LocalDate delivery) {
+    }
+
+    /**
+     * @param chance of having the whole number on the day, 0–1
+     * @param delivery left out if there is none
+     * @param grafts cups for it and those it shares its batches with
+     */
+    public record PromiseView(String demand, Product product, int count, LocalDate from, LocalDate until,
+            @Nullable String line, int priority, double assurance, Promise.State state, double chance,
+            @Nullable LocalDate delivery, int daysLate, int grafts, List<ReasonView> reasons) {
+        static PromiseView of(Promise promise) {
+            var demand = promise.demand();
+            return new PromiseView(demand.id(), demand.product(), demand.count(), demand.from(), demand.until(),
+                    demand.line().orElse(null), demand.priority(), demand.assurance(), promise.state(),
+                    promise.chance(), promise.delivery().orElse(null), promise.daysLate(), promise.grafts(),
+                    ReasonView.of(promise.reasons()));
+        }
+    }
+
+    /** @param before cups in the plan before, if it was in it */
+    public record ChangeView(SeasonPlan.Change.Kind kind, LocalDate day, String builder, int cups,
+            @Nullable Integer before) {
+    }
+
+    /**
+     * @param amount how many nucs, builders, hours or places; days later; 0 for days off
+     * @param helps the demands that hold with it and do not without
+     */
+    public record WayOutView(Relaxation kind, int amount, List<String> helps, String text) {
+    }
+
+    /**
+     * @param proven no plan is better
+     * @param gap share by which it may cost more than the best, 0 if proven
+     * @param cost minutes of work, with penalties for what is late, at risk, unmet or changed
+     * @param bound no plan costs less
+     */
+    public record SearchView(boolean proven, double gap, double cost, double bound, double firstSeconds,
+            double seconds) {
+    }
+
+    public record BandView(SupplyBand.Kind kind, List<SupplyBand.Point> days) {
+        static List<BandView> of(List<SupplyBand> bands) {
+            return bands.stream().map(band -> new BandView(band.kind(), band.days())).toList();
+        }
+    }
+
+    public record BuilderView(String builder, BuilderSchool school, int load, List<LoadView> loads,
+            List<SpanView> rests) {
+        static List<BuilderView> of(List<BuilderSheet> sheets) {
+            return sheets.stream().map(sheet -> new BuilderView(sheet.builder().id(), sheet.builder().school(),
+                    sheet.builder().load(), sheet.loads().stream().map(LoadView::of).toList(),
+                    sheet.rests().stream().map(SpanView::of).toList())).toList();
+        }
+    }
+
+    public record LoadView(LocalDate graft, int cups, List<LoadStep> steps) {
+        static LoadView of(BuilderSheet.Load load) {
+            return new LoadView(load.graft(), load.cups(), load.steps().stream().map(LoadStep::of).toList());
+        }
+    }
+
+    public record LoadStep(StepKind step, SpanView when) {
+        static LoadStep of(CalendarStep step) {
+            return new LoadStep(step.kind(), SpanView.of(step.when()));
+        }
+    }
+
+    /**
+     * @param comb when drone comb must be in
+     * @param virgins that fly together with those of this graft, on average
+     */
+    public record DroneView(LocalDate graft, String breeder, SpanView comb, SpanView flights, int virgins,
+            int coloniesWanted, int coloniesReady, List<ReasonView> warnings) {
+        static List<DroneView> of(List<DroneSheet> sheets) {
+            return sheets.stream().map(sheet -> new DroneView(sheet.graft(), sheet.breeder(),
+                    SpanView.of(sheet.comb()), SpanView.of(sheet.flights()), sheet.virgins(), sheet.coloniesWanted(),
+                    sheet.coloniesReady(), ReasonView.of(sheet.warnings()))).toList();
+        }
+    }
+
+    /** @param weeks by the Monday of the week */
+    public record ShoppingView(Map<Shopping.Material, Integer> all, List<WeekView> weeks) {
+        static ShoppingView of(Shopping shopping) {
+            return new ShoppingView(shopping.list(), shopping.weeks().entrySet().stream()
+                    .map(week -> new WeekView(week.getKey(), week.getValue())).toList());
+        }
+    }
+
+    public record WeekView(LocalDate monday, Map<Shopping.Material, Integer> items) {
+    }
+
+    public static SeasonPlanView of(SeasonBrief brief, SeasonPlan plan) {
+        return new SeasonPlanView(plan.holds(), plan.batches().stream().map(BatchView::of).toList(),
+                plan.promises().stream().map(PromiseView::of).toList(),
+                plan.changes().stream().map(one -> new ChangeView(one.kind(), one.day(), one.builder(), one.cups(),
+                        one.before().orElse(null))).toList(),
+                plan.waysOut().stream()
+                        .map(way -> new WayOutView(way.kind(), way.amount(), way.helps(), way.text().toString()))
+                        .toList(),
+                Math.round(plan.hours() * 10) / 10.0,
+                new SearchView(plan.search().proven(), plan.search().gap(), plan.search().cost(),
+                        plan.search().bound(), plan.search().firstSeconds(), plan.search().seconds()),
+                BandView.of(SupplyBand.of(brief, plan.batches())),
+                BuilderView.of(BuilderSheet.of(brief, plan.batches())),
+                DroneView.of(DroneSheet.of(brief, plan)), ShoppingView.of(Shopping.of(brief, plan)));
+    }
+}

@@ -1,0 +1,140 @@
+package vividcrown.server.season;
+
+import com.fasterxml.uuid.Generators;
+import java.time.Instant;
+import java.time.OffsetDateTime;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonPlan;
+import vividcrown.core.season.SeasonPlanner;
+import vividcrown.core.season.SolveWatch;
+import vividcrown.server.journal.Payloads;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.person.SignedIn;
+
+/** Searches for plans. How far each is stands in the database, so any node can tell it, or stop it. */
+@Component
+class SeasonSearches {
+
+    private static final Logger LOG = LoggerFactory.getLogger(SeasonSearches.class);
+    /** A search that gave no sign for so long died with its server. */
+    private static final int DEAD_AFTER_SECONDS = 30;
+
+    /** How far a search is. */
+    enum State {
+        RUNNING, DONE, REFUSED, INTERRUPTED
+    }
+
+    /**
+     * @param plans found so far
+     * @param cost of the best, minutes with penalties; left out until there is one
+     * @param bound no plan costs less
+     * @param seconds since it began
+     */
+    record Progress(UUID id, State state, int plans, @Nullable Double cost, @Nullable Double bound, double seconds,
+            @Nullable SeasonPlanView plan, @Nullable String refusal) {
+    }
+
+    private record Row(String state, Instant seenAt, int plans, @Nullable Double cost, @Nullable Double bound,
+            double seconds, @Nullable String answer, @Nullable String refusal) {
+    }
+
+    private final JdbcClient jdbc;
+    private final Payloads payloads;
+
+    SeasonSearches(JdbcClient jdbc, Payloads payloads) {
+        this.jdbc = jdbc;
+        this.payloads = payloads;
+    }
+
+    /** Begins a search; it goes on beside the request. Yesterday's are thrown away. */
+    UUID begin(SeasonBrief brief, double mostSeconds) {
+        UUID id = Generators.timeBasedEpochGenerator().generate();
+        UUID operation = CurrentOperation.require();
+        jdbc.sql("delete from season_search where seen_at < now() - interval '1 day'").update();
+        jdbc.sql("""
+                insert into season_search (id, operation_id, asked_by, state, stop, seen_at, plans, seconds)
+                values (?, ?, ?, 'RUNNING', false, now(), 0, 0)""").params(id, operation, SignedIn.require().id())
+                .update();
+        Thread.ofVirtual().name("season-search").start(() -> CurrentOperation.in(operation, () -> {
+            search(id, brief, mostSeconds);
+            return id;
+        }));
+        return id;
+    }
+
+    private void search(UUID id, SeasonBrief brief, double mostSeconds) {
+        try {
+            SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, watch(id));
+            jdbc.sql("""
+                    update season_search set state = 'DONE', seen_at = now(), cost = ?, bound = ?, seconds = ?,
+                        answer = cast(? as jsonb) where id = ?""")
+                    .params(plan.search().cost(), plan.search().bound(), plan.search().seconds(),
+                            payloads.write(SeasonPlanView.of(brief, plan)), id)
+                    .update();
+        } catch (IllegalArgumentException refused) {
+            end(id, State.REFUSED, String.valueOf(refused.getMessage()));
+        } catch (RuntimeException failed) {
+            LOG.error("The search for a season's plan failed", failed);
+            end(id, State.INTERRUPTED,
+                    "The search failed. Ask again; if it fails again, tell whoever keeps the program.");
+        }
+    }
+
+    private void end(UUID id, State state, String why) {
+        jdbc.sql("update season_search set state = ?, seen_at = now(), refusal = ? where id = ?")
+                .params(state.name(), why, id).update();
+    }
+
+    private SolveWatch watch(UUID id) {
+        AtomicInteger asked = new AtomicInteger();
+        UUID operation = CurrentOperation.require();
+        return new SolveWatch() {
+            @Override
+            public void found(int plans, double cost, double bound, double seconds) {
+                CurrentOperation.in(operation, () -> jdbc.sql("""
+                        update season_search set seen_at = now(), plans = ?, cost = ?, bound = ?, seconds = ?
+                        where id = ?""").params(plans, cost, bound, seconds, id).update());
+            }
+
+            @Override
+            public boolean isStopped() {
+                // asked five times a second; the database is asked every other time
+                return asked.incrementAndGet() % 2 == 0 && CurrentOperation.in(operation,
+                        () -> jdbc.sql("update season_search set seen_at = now() where id = ? returning stop").param(id)
+                                .query(Boolean.class).optional().orElse(true));
+            }
+        };
+    }
+
+    Optional<Progress> progress(UUID id) {
+        return jdbc.sql("""
+                select state, seen_at, plans, cost, bound, seconds, answer, refusal from season_search where id = ?""")
+                .param(id).query((row, _) -> new Row(row.getString(1),
+                        row.getObject(2, OffsetDateTime.class).toInstant(), row.getInt(3),
+                        row.getObject(4, Double.class), row.getObject(5, Double.class), row.getDouble(6),
+                        row.getString(7), row.getString(8)))
+                .optional().map(row -> progress(id, row));
+    }
+
+    private Progress progress(UUID id, Row row) {
+        State state = State.valueOf(row.state());
+        boolean dead = state == State.RUNNING
+                && row.seenAt().isBefore(Instant.now().minusSeconds(DEAD_AFTER_SECONDS));
+        return new Progress(id, dead ? State.INTERRUPTED : state, row.plans(), row.cost(), row.bound(), row.seconds(),
+                row.answer() == null ? null : payloads.parse(row.answer(), SeasonPlanView.class),
+                dead ? "The server stopped while it searched. Ask again." : row.refusal());
+    }
+
+    /** The best plan so far is kept. */
+    void stop(UUID id) {
+        jdbc.sql("update season_search set stop = true where id = ?").param(id).update();
+    }
+}

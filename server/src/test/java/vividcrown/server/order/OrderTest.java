@@ -1,0 +1,142 @@
+package vividcrown.server.order;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+@ExtendWith(Application.class)
+class OrderTest {
+
+    private final Application.Running application;
+    private Application.Demo demo;
+    private Client owner;
+
+    OrderTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void signIn() {
+        demo = application.demo();
+        owner = application.signedIn(demo.ownerEmail());
+    }
+
+    private static Map<String, Object> order(int count, String from, String until) {
+        return new HashMap<>(
+                Map.of("customer", "Fell Side", "ownNeed", false, "product", "MATED_QUEENS", "count", count,
+                        "from", from, "until", until, "priority", 2));
+    }
+
+    private JsonNode line(String id) {
+        for (JsonNode line : owner.get("/api/v1/orders").json()) {
+            if (line.path("id").asString().equals(id)) {
+                return line;
+            }
+        }
+        throw new AssertionError("no order " + id);
+    }
+
+    private String takes(int count) {
+        String id = UUID.randomUUID().toString();
+        Client.Answer taken = owner.put("/api/v1/orders/" + id, order(count, "2026-06-20", "2026-06-25"));
+        assertThat(taken.status()).as(taken.text()).isEqualTo(204);
+        return id;
+    }
+
+    private List<String> free(int count) {
+        List<String> ids = new ArrayList<>();
+        owner.get("/api/v1/orders/free-queens").json().forEach(one -> ids.add(one.path("id").asString()));
+        return ids.subList(0, count);
+    }
+
+    @Test
+    void an_order_goes_from_asked_to_delivered_and_its_queens_leave_their_nucs() {
+        String id = takes(2);
+        assertThat(line(id).path("state").asString()).isEqualTo("ASKED");
+        assertThat(line(id).path("code").asString()).startsWith("Q26-");
+        owner.post("/api/v1/orders/" + id + "/state", Map.of("state", "PROMISED"));
+        List<String> two = free(2);
+        assertThat(owner.post("/api/v1/orders/" + id + "/queens", Map.of("queens", two)).status()).isEqualTo(204);
+        assertThat(line(id).path("promised")).hasSize(2);
+        assertThat(line(id).path("left").asInt()).isZero();
+        assertThat(free(1)).doesNotContainAnyElementsOf(two);
+        assertThat(owner.post("/api/v1/orders/" + id + "/delivered", Map.of("queens", two)).status()).isEqualTo(204);
+        assertThat(line(id).path("state").asString()).isEqualTo("DELIVERED");
+        JsonNode queen = owner.get("/api/v1/queens/" + two.getFirst()).json().path("queen");
+        assertThat(queen.path("stage").asString()).isEqualTo("TAKEN_OUT");
+    }
+
+    @Test
+    void a_queen_is_promised_to_one_only_and_can_be_let_go() {
+        String one = takes(3);
+        String two = takes(3);
+        List<String> queen = free(1);
+        owner.post("/api/v1/orders/" + one + "/queens", Map.of("queens", queen));
+        assertThat(owner.post("/api/v1/orders/" + two + "/queens", Map.of("queens", queen)).findings())
+                .singleElement().asString().contains("is promised to " + line(one).path("code").asString());
+        owner.post("/api/v1/orders/" + one + "/queens", Map.of("let", queen));
+        assertThat(owner.post("/api/v1/orders/" + two + "/queens", Map.of("queens", queen)).status()).isEqualTo(204);
+    }
+
+    @Test
+    void declining_lets_its_queens_go() {
+        String id = takes(1);
+        List<String> queen = free(1);
+        owner.post("/api/v1/orders/" + id + "/queens", Map.of("queens", queen));
+        owner.post("/api/v1/orders/" + id + "/state", Map.of("state", "DECLINED"));
+        assertThat(free(1)).isEqualTo(queen);
+        assertThat(owner.post("/api/v1/orders/" + id + "/queens", Map.of("queens", queen)).findings()).singleElement()
+                .asString().contains("declined");
+    }
+
+    @Test
+    void cells_are_handed_over_by_number_and_in_parts() {
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> cells = order(20, "2026-06-20", "2026-06-25");
+        cells.put("product", "RIPE_CELLS");
+        owner.put("/api/v1/orders/" + id, cells);
+        assertThat(owner.post("/api/v1/orders/" + id + "/delivered", Map.of("count", 12)).status()).isEqualTo(204);
+        assertThat(line(id).path("delivered").asInt()).isEqualTo(12);
+        assertThat(line(id).path("state").asString()).isEqualTo("ASKED");
+        assertThat(owner.post("/api/v1/orders/" + id + "/delivered", Map.of("count", 9)).findings()).singleElement()
+                .asString().contains("between 1 and 8");
+        owner.post("/api/v1/orders/" + id + "/delivered", Map.of("count", 8));
+        assertThat(line(id).path("state").asString()).isEqualTo("DELIVERED");
+    }
+
+    @Test
+    void what_cannot_be_is_refused_with_what_to_change_all_at_once() {
+        Map<String, Object> wrong = order(5, "2026-06-08", "2026-06-01");
+        wrong.put("sharePercent", 10);
+        assertThat(owner.put("/api/v1/orders/" + UUID.randomUUID(), wrong).findings()).hasSize(3)
+                .anySatisfy(text -> assertThat(text).contains("Exchange the days"))
+                .anySatisfy(text -> assertThat(text).contains("Choose a day to come"));
+        assertThat(owner.put("/api/v1/orders/" + UUID.randomUUID(), order(0, "2026-06-20", "2026-06-25")).status())
+                .isEqualTo(422);
+        String id = takes(1);
+        assertThat(owner.post("/api/v1/orders/" + id + "/queens", Map.of("queens", free(2))).findings())
+                .singleElement().asString().contains("asks for 1, but 2");
+        assertThat(application.signedIn(demo.crewEmail())
+                .put("/api/v1/orders/" + UUID.randomUUID(), order(1, "2026-06-20", "2026-06-25")).status())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void another_operation_sees_none_of_it() {
+        String id = takes(1);
+        Client stranger = application.signedIn(application.demo().ownerEmail());
+        assertThat(stranger.get("/api/v1/orders").text()).doesNotContain(id);
+        assertThat(stranger.post("/api/v1/orders/" + id + "/state", Map.of("state", "DECLINED")).status())
+                .isEqualTo(404);
+    }
+}

@@ -1,0 +1,92 @@
+package vividcrown.server.season;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+@ExtendWith(Application.class)
+class SeasonPlanReckonTest {
+
+    private final Client anybody;
+
+    SeasonPlanReckonTest(Application.Running application) {
+        this.anybody = new Client(application.address());
+    }
+
+    private static Map<String, Object> season() {
+        Map<String, Object> asked = new HashMap<>();
+        asked.put("today", "2026-05-01");
+        asked.put("nucs", 100);
+        asked.put("seconds", 3);
+        asked.put("breeders", List.of(Map.of("id", "Runa")));
+        asked.put("builders", List.of(Map.of("id", "B 1", "load", 45), Map.of("id", "B 2", "framesOfBees", 20)));
+        asked.put("demands", List.of(Map.of("id", "forty", "product", "MATED_QUEENS", "count", 40, "until",
+                "2026-06-12")));
+        return asked;
+    }
+
+    @Test
+    void can_i_promise_forty_queens_for_that_date() {
+        Client.Answer answer = anybody.post("/api/v1/reckon/season-plan", season());
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        JsonNode promise = answer.json().path("promises").get(0);
+        assertThat(promise.path("state").asString()).isEqualTo("HOLDS");
+        assertThat(promise.path("chance").asDouble()).isGreaterThanOrEqualTo(0.9);
+        assertThat(answer.json().path("search").path("gap").asDouble()).isLessThan(0.05);
+        assertThat(answer.json().path("shopping").path("all").path("CELL_CUPS").asInt()).isPositive();
+        assertThat(answer.json().path("drones").get(0).path("comb").path("earliest").asString()).isNotEmpty();
+        Map<String, Object> check = Map.of("season", season(), "batches", answer.json().path("batches"));
+        JsonNode checked = anybody.post("/api/v1/reckon/season-check", check).json();
+        assertThat(checked.path("breaks")).isEmpty();
+        assertThat(checked.path("chances").path("forty").asDouble()).isEqualTo(promise.path("chance").asDouble());
+    }
+
+    @Test
+    void everything_wrong_is_said_at_once() {
+        Map<String, Object> wrong = season();
+        wrong.put("demands", List.of(Map.of("id", "old", "product", "VIRGINS", "count", 5, "until", "2026-04-01"),
+                Map.of("id", "none", "product", "VIRGINS", "count", 0, "until", "2026-06-12")));
+        wrong.put("counts", List.of(Map.of("step", "TAKE", "tried", 3, "succeeded", 5)));
+        wrong.put("crew", Map.of("hoursADay", 0));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", wrong).findings()).hasSize(4)
+                .anySatisfy(text -> assertThat(text).contains("lies before today"))
+                .anySatisfy(text -> assertThat(text).contains("must lie between 1 and 300"))
+                .anySatisfy(text -> assertThat(text).contains("between 0 and tried"))
+                .anySatisfy(text -> assertThat(text).contains("hoursADay"));
+    }
+
+    @Test
+    void zero_rates_no_workday_and_locks_that_overlap_say_what_to_do() {
+        Map<String, Object> never = season();
+        never.put("crew", Map.of("daysOff", List.of("MONDAY", "TUESDAY", "WEDNESDAY", "THURSDAY", "FRIDAY", "SATURDAY",
+                "SUNDAY")));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", never).findings()).singleElement().asString()
+                .contains("Take away days off");
+        Map<String, Object> locks = season();
+        locks.put("locks", List.of(Map.of("builder", "B 1", "day", "2026-05-10", "cups", 20),
+                Map.of("builder", "B 1", "day", "2026-05-12", "cups", 20)));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", locks).findings()).singleElement().asString()
+                .contains("is possible from Fri 15 May");
+        Map<String, Object> hopeless = season();
+        hopeless.put("counts", List.of(Map.of("step", "MATING", "tried", 5000, "succeeded", 0)));
+        JsonNode none = anybody.post("/api/v1/reckon/season-plan", hopeless).json();
+        assertThat(none.path("promises").get(0).path("state").asString()).isEqualTo("UNMET");
+        assertThat(none.path("promises").get(0).path("reasons")).isNotEmpty();
+    }
+
+    @Test
+    void more_queens_than_the_nucs_could_give_names_the_nucs() {
+        Map<String, Object> few = season();
+        few.put("nucs", 30);
+        JsonNode answer = anybody.post("/api/v1/reckon/season-plan", few).json();
+        assertThat(answer.path("promises").get(0).path("state").asString()).isNotEqualTo("HOLDS");
+        assertThat(answer.path("waysOut").findValuesAsString("kind")).contains("NUCS");
+    }
+}

@@ -1,0 +1,183 @@
+package vividcrown.server.season;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+@ExtendWith(Application.class)
+class SeasonTest {
+
+    private final Application.Running application;
+    private Application.Demo demo;
+    private Client owner;
+
+    SeasonTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void signIn() {
+        demo = application.demo();
+        owner = application.signedIn(demo.ownerEmail());
+    }
+
+    private JsonNode season() {
+        Client.Answer answer = owner.get("/api/v1/season");
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    private String begins(Object search) {
+        Client.Answer begun = owner.post("/api/v1/season/searches", search);
+        assertThat(begun.status()).as(begun.text()).isEqualTo(200);
+        return begun.json().path("id").asString();
+    }
+
+    private JsonNode ends(String id) {
+        for (int turn = 0; turn < 400; turn++) {
+            JsonNode progress = owner.get("/api/v1/season/searches/" + id).json();
+            if (!progress.path("state").asString().equals("RUNNING")) {
+                assertThat(progress.path("state").asString()).as(progress.toString()).isEqualTo("DONE");
+                return progress;
+            }
+            try {
+                Thread.sleep(50);
+            } catch (InterruptedException interrupted) {
+                throw new AssertionError(interrupted);
+            }
+        }
+        throw new AssertionError("the search did not end");
+    }
+
+    private static Map<String, Double> chances(JsonNode season) {
+        Map<String, Double> chances = new HashMap<>();
+        season.path("standings")
+                .forEach(one -> chances.put(one.path("demand").asString(), one.path("chance").asDouble()));
+        return chances;
+    }
+
+    @Test
+    void what_stands_ready_counts_and_what_has_no_graft_yet_has_no_hope() {
+        JsonNode season = season();
+        assertThat(chances(season).get("Q26-01")).as("laying queens are there").isGreaterThan(0.9);
+        assertThat(chances(season).get("Q26-05")).as("line Scree, nothing grafted for it").isLessThan(0.6);
+        assertThat(season.path("planned")).as("planned by hand").hasSize(1);
+        assertThat(season.path("rates").get(0).path("by").path("BUILDER")).isNotEmpty();
+        assertThat(season.path("bands")).isNotEmpty();
+    }
+
+    @Test
+    void a_plan_is_searched_adopted_lands_in_the_grafts_and_the_promises_rise() {
+        JsonNode done = ends(begins(Map.of("seconds", 4)));
+        JsonNode plan = done.path("plan");
+        assertThat(plan.path("batches")).isNotEmpty();
+        assertThat(done.path("plans").asInt()).isPositive();
+        Client.Answer adopted = owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt",
+                Map.of());
+        assertThat(adopted.status()).as(adopted.text()).isEqualTo(200);
+        assertThat(adopted.json().path("kept").asInt()).as("the graft planned by hand").isEqualTo(1);
+        JsonNode after = season();
+        assertThat(after.path("planned")).hasSize(plan.path("batches").size());
+        plan.path("promises").forEach(promise -> {
+            if (promise.path("state").asString().equals("HOLDS")) {
+                assertThat(chances(after).get(promise.path("demand").asString())).as(promise.toString())
+                        .isGreaterThanOrEqualTo(promise.path("assurance").asDouble() - 0.03);
+            }
+        });
+        assertThat(owner.get("/api/v1/grafts").json()).anySatisfy(
+                graft -> assertThat(graft.path("grafted").asBoolean()).isFalse());
+    }
+
+    @Test
+    void a_planned_graft_comes_on_the_round_and_a_bad_take_lowers_its_promise() {
+        JsonNode done = ends(begins(Map.of("seconds", 3)));
+        owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt", Map.of());
+        JsonNode line = season().path("planned").get(0);
+        String day = line.path("batch").path("day").asString();
+        for (int step = 0; step < 40 && !owner.get("/api/v1/round").json().path("day").asString().equals(day); step++) {
+            owner.post("/api/v1/demo/step", Map.of());
+        }
+        List<String> jobs = new ArrayList<>();
+        owner.get("/api/v1/round").json().path("yards").forEach(yard -> yard.path("stops").forEach(stop -> jobs
+                .add(stop.path("job").asString() + " " + stop.path("subject").asString())));
+        assertThat(jobs).contains("GRAFT " + line.path("graft").asString());
+    }
+
+    @Test
+    void asked_again_at_once_the_plan_stays_as_it_is() {
+        JsonNode first = ends(begins(Map.of("seconds", 4)));
+        owner.post("/api/v1/season/searches/" + first.path("id").asString() + "/adopt", Map.of());
+        JsonNode again = ends(begins(Map.of("seconds", 4)));
+        // bars are filled evenly, so a graft may have a cup or two more than was reckoned; the days stay
+        again.path("plan").path("changes").forEach(
+                change -> assertThat(change.path("kind").asString()).as(change.toString()).isEqualTo("RESIZED"));
+    }
+
+    @Test
+    void a_graft_dragged_to_another_day_is_checked_before_and_stays_fixed_after() {
+        JsonNode done = ends(begins(Map.of("seconds", 3)));
+        owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt", Map.of());
+        JsonNode season = season();
+        List<Map<String, Object>> moved = new ArrayList<>();
+        JsonNode last = season.path("planned").get(season.path("planned").size() - 1);
+        season.path("planned").forEach(line -> {
+            Map<String, Object> batch = new HashMap<>();
+            line.path("batch").propertyStream().forEach(one -> batch.put(one.getKey(), one.getValue()));
+            if (line == last) {
+                batch.put("day", "2026-09-20");
+            }
+            moved.add(batch);
+        });
+        JsonNode check = owner.post("/api/v1/season/check", moved).json();
+        assertThat(check.path("breaks")).isNotEmpty();
+        assertThat(chances(season())).as("nothing is kept").isEqualTo(chances(season));
+        String day = last.path("batch").path("day").asString();
+        String later = java.time.LocalDate.parse(day).plusDays(1).toString();
+        Client.Answer move = owner.post("/api/v1/season/grafts/" + last.path("graft").asString() + "/move",
+                Map.of("day", later));
+        assertThat(move.status()).as(move.text()).isEqualTo(204);
+        JsonNode lines = season().path("planned");
+        assertThat(lines).anySatisfy(line -> {
+            assertThat(line.path("batch").path("day").asString()).isEqualTo(later);
+            assertThat(line.path("batch").path("locked").asBoolean()).isTrue();
+        });
+        assertThat(owner.post("/api/v1/season/grafts/" + last.path("graft").asString() + "/move",
+                Map.of("day", later)).findings()).singleElement().asString().contains("Reload");
+    }
+
+    @Test
+    void a_what_if_with_a_builder_that_is_not_there_is_shown_but_not_adopted() {
+        for (int number = 0; number < 3; number++) {
+            owner.put("/api/v1/orders/" + UUID.randomUUID(),
+                    Map.of("customer", "Big " + number, "ownNeed", false, "product", "RIPE_CELLS", "count", 60, "from",
+                            "2026-06-24", "until", "2026-06-25", "priority", 1));
+        }
+        JsonNode done = ends(begins(Map.of("seconds", 5, "whatIf", Map.of("moreBuilders", 6))));
+        assertThat(done.path("plan").path("batches").findValuesAsString("builder")).anySatisfy(
+                builder -> assertThat(builder).startsWith("+"));
+        assertThat(owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt", Map.of()).findings())
+                .singleElement().asString().contains("what-if");
+    }
+
+    @Test
+    void a_search_can_be_stopped_and_crew_cannot_adopt() {
+        String id = begins(Map.of("seconds", 10));
+        assertThat(owner.post("/api/v1/season/searches/" + id + "/stop", Map.of()).status()).isEqualTo(204);
+        JsonNode done = ends(id);
+        assertThat(done.path("plan").isMissingNode()).isFalse();
+        Client crew = application.signedIn(demo.crewEmail());
+        assertThat(crew.post("/api/v1/season/searches/" + id + "/adopt", Map.of()).status()).isEqualTo(403);
+        Client stranger = application.signedIn(application.demo().ownerEmail());
+        assertThat(stranger.get("/api/v1/season/searches/" + id).status()).isEqualTo(404);
+    }
+}
