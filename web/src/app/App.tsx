@@ -21,6 +21,9 @@ const FilesScreen = lazy(() => import('../files/FilesScreen'))
 const ColoniesScreen = lazy(() => import('../colonies/ColoniesScreen'))
 const ColonyScreen = lazy(() => import('../colonies/ColonyScreen'))
 const ReadScreen = lazy(() => import('../colonies/ReadScreen'))
+const SeasonScreen = lazy(() => import('../season/SeasonScreen'))
+const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
+const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -57,6 +60,9 @@ const router = createBrowserRouter([
       { path: '/colonies/:id/read', element: later(<ReadScreen />) },
       { path: '/queens', element: later(<QueensScreen />) },
       { path: '/queens/:id', element: later(<QueenScreen />) },
+      { path: '/season', element: later(<SeasonScreen />) },
+      { path: '/orders', element: later(<OrdersScreen />) },
+      { path: '/builders', element: later(<BuildersScreen />) },
       { path: '/files', element: later(<FilesScreen />) },
       { path: '/settings', element: later(<SettingsScreen />) },
     ],

@@ -8,14 +8,18 @@ import { useLastAct, useParcels, useRecord, useSending } from '../outbox/useReco
 import { changePerson, useSession } from '../session/queries'
 import { longDay } from '../time/days'
 
-const PLACES = [
+/** At the desk every place stands in the list; in the yard those that are planned at the desk leave room. */
+const PLACES: readonly { to: string; key: string; short: string; desk?: true }[] = [
   { to: '/', key: 'round', short: 'r' },
+  { to: '/season', key: 'season', short: 's', desk: true },
+  { to: '/orders', key: 'orders', short: 'o', desk: true },
+  { to: '/builders', key: 'builders', short: 'b', desk: true },
   { to: '/grafts', key: 'grafts', short: 'g' },
   { to: '/yards', key: 'yards', short: 'y' },
   { to: '/colonies', key: 'colonies', short: 'c' },
   { to: '/queens', key: 'queens', short: 'q' },
-  { to: '/files', key: 'files', short: 'f' },
-] as const
+  { to: '/files', key: 'files', short: 'f', desk: true },
+]
 
 export function Shell() {
   const { t } = useTranslation()
@@ -43,7 +47,7 @@ export function Shell() {
             end={place.to === '/'}
             aria-keyshortcuts={place.short}
             className={({ isActive }) =>
-              `flex min-h-12 flex-1 items-center justify-center border-crown md:min-h-11 md:flex-none md:justify-start md:border-l-4 md:pl-4 ${
+              `${place.desk ? 'hidden md:flex' : 'flex'} min-h-12 flex-1 items-center justify-center border-crown md:min-h-11 md:flex-none md:justify-start md:border-l-4 md:pl-4 ${
                 isActive ? 'font-bold md:border-crown' : 'text-ink-2 md:border-transparent'
               }`
             }
@@ -247,14 +251,31 @@ export function useKey(key: string, act: () => void): void {
   }, [key])
 }
 
+/** The places' own keys, but not where a screen has given the key another meaning. */
+function usePlaceKeys(go: (to: string) => void): void {
+  const latest = useRef(go)
+  useEffect(() => {
+    latest.current = go
+  })
+  useEffect(() => {
+    const pressed = (event: KeyboardEvent) => {
+      const typing =
+        event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
+      if (typing || event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) return
+      const place = PLACES.find((one) => one.short === event.key)
+      if (!place) return
+      event.preventDefault()
+      latest.current(place.to)
+    }
+    window.addEventListener('keydown', pressed)
+    return () => window.removeEventListener('keydown', pressed)
+  }, [])
+}
+
 function useShortcuts(help: () => void) {
   const navigate = useNavigate()
   const find = useRef<HTMLInputElement>(null)
-  useKey('r', () => void navigate('/'))
-  useKey('g', () => void navigate('/grafts'))
-  useKey('y', () => void navigate('/yards'))
-  useKey('q', () => void navigate('/queens'))
-  useKey('f', () => void navigate('/files'))
+  usePlaceKeys((to) => void navigate(to))
   useKey('/', () => find.current?.focus())
   useKey('?', help)
   return find

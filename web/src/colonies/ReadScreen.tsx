@@ -106,9 +106,11 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
       if (event.key === 'z') undo()
       else if (event.key === 's' && last) change(sameAs(last.reading))
       else if (event.key === 'e') change(everyFrameLookedAt(draft))
+      else return
+      event.preventDefault()
     }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+    document.addEventListener('keydown', onKey)
+    return () => document.removeEventListener('keydown', onKey)
   }, [change, draft, last, undo])
 
   return (

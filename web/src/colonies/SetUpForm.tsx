@@ -19,6 +19,7 @@ export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => v
   const [position, setPosition] = useState(String(page?.position ?? 1))
   const [frames, setFrames] = useState(String(page?.colony.frames ?? 10))
   const [format, setFormat] = useState(page?.colony.format ?? '')
+  const [droneComb, setDroneComb] = useState(page?.droneCombOn ?? '')
   const [queenCode, setQueenCode] = useState(page?.queen?.code ?? '')
   const keep = useMutation({
     mutationFn: async () => {
@@ -40,6 +41,7 @@ export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => v
             frames: Number(frames),
             format: format || (formats[0] ?? ''),
             ...(found ? { queen: found.id } : {}),
+            ...(droneComb ? { droneCombOn: droneComb } : {}),
           },
         }),
       )
@@ -128,6 +130,15 @@ export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => v
             className="field"
             value={queenCode}
             onChange={(event) => setQueenCode(event.target.value)}
+          />,
+        )}
+        {labelled(
+          'droneComb',
+          <input
+            className="field"
+            type="date"
+            value={droneComb}
+            onChange={(event) => setDroneComb(event.target.value)}
           />,
         )}
       </div>

@@ -6,6 +6,7 @@ import type { RoundPage, YardStops } from '../api/types'
 import { useParcels } from '../outbox/useRecord'
 import { longDay, sayDay } from '../time/days'
 import { Answer } from '../ui/Page'
+import { PromisesAtRisk } from './PromisesAtRisk'
 import { roundQuery } from './queries'
 import { StopRow } from './StopRow'
 
@@ -63,6 +64,7 @@ function Round({ round }: { round: RoundPage }) {
         {/* In the yard the first box comes before what can be read later. */}
         <aside className="mt-8 space-y-5 lg:col-start-2 lg:row-start-2 lg:mt-0 lg:border-l lg:border-rule lg:pl-6">
           <Late round={round} />
+          <PromisesAtRisk />
           <LookOut round={round} />
         </aside>
       </div>

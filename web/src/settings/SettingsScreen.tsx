@@ -12,6 +12,7 @@ import { useSession } from '../session/queries'
 import { Answer, Findings, Page } from '../ui/Page'
 import { linesOf, ownFigures, type FigureLine } from './figures'
 import { settingsQuery } from './queries'
+import { SeasonHands } from './SeasonHands'
 
 const CODE = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
 const SWARM_SCHOOLS = [
@@ -67,6 +68,7 @@ function Form({
   const [swarm, setSwarm] = useState(page.settings.swarm ?? 'DESTROY_AND_RETURN')
   const [preferred, setPreferred] = useState(page.settings.preferred ?? [])
   const [formats, setFormats] = useState(page.settings.formats ?? [])
+  const [hands, setHands] = useState(page.hands)
   return (
     <form
       className="max-w-4xl"
@@ -79,6 +81,7 @@ function Form({
             units,
             swarm,
             preferred,
+            season: hands,
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}
@@ -104,6 +107,7 @@ function Form({
           setPreferred={setPreferred}
         />
         <Formats formats={formats} setFormats={setFormats} />
+        <SeasonHands hands={hands} onChange={setHands} />
         <Figures page={page} lines={lines} setLines={setLines} />
         {half[0] && (
           <p role="alert" className="mt-3 font-semibold text-crown">

@@ -18,6 +18,8 @@ export type ChartRow = {
   endWord?: string
   selected?: boolean
   onOpen?: () => void
+  /** the row can be dragged, or moved with the arrow keys, by so many days */
+  onMove?: (days: number) => void
 }
 
 const ROW = 36
@@ -101,7 +103,7 @@ export function ThreadChart(props: {
                   className="absolute left-0 w-full"
                   style={{ top: item.start, height: ROW }}
                 >
-                  <RowLabel row={row} />
+                  <RowLabel row={row} dayWidth={scale(1) - scale(0)} />
                 </li>
               )
             )
@@ -112,14 +114,15 @@ export function ThreadChart(props: {
   )
 }
 
-function RowLabel({ row }: { row: ChartRow }) {
+function RowLabel({ row, dayWidth }: { row: ChartRow; dayWidth: number }) {
   const look = `flex h-full items-center gap-3 text-left ${row.selected ? 'bg-ink text-paper' : ''}`
+  const drag = useDrag(row, dayWidth)
   return row.onOpen ? (
     <button
-      className={`${look} w-full bg-transparent`}
+      className={`${look} w-full bg-transparent ${row.onMove ? 'cursor-ew-resize touch-none' : ''}`}
       aria-label={row.says}
       aria-pressed={row.selected}
-      onClick={row.onOpen}
+      {...drag}
     >
       <span style={{ width: LABEL }} className={row.selected ? 'bg-ink text-paper' : ''}>
         {row.label}
@@ -130,6 +133,42 @@ function RowLabel({ row }: { row: ChartRow }) {
       {row.label}
     </div>
   )
+}
+
+/** A press that stays is a click; one that wanders moves the row by whole days, as the arrow keys do. */
+function useDrag(row: ChartRow, dayWidth: number) {
+  const press = useRef<{ x: number; moved: number } | undefined>(undefined)
+  const wandered = useRef(false)
+  const { onMove, onOpen } = row
+  if (!onMove) return { onClick: onOpen }
+  return {
+    onClick: () => {
+      if (!wandered.current) onOpen?.()
+      wandered.current = false
+    },
+    onKeyDown: (event: React.KeyboardEvent) => {
+      const days = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
+      if (days === 0) return
+      event.preventDefault()
+      onMove(days)
+    },
+    onPointerDown: (event: React.PointerEvent) => {
+      event.currentTarget.setPointerCapture(event.pointerId)
+      press.current = { x: event.clientX, moved: 0 }
+      wandered.current = false
+    },
+    onPointerMove: (event: React.PointerEvent) => {
+      if (!press.current) return
+      const days = Math.round((event.clientX - press.current.x) / dayWidth)
+      if (days === press.current.moved) return
+      wandered.current = true
+      onMove(days - press.current.moved)
+      press.current.moved = days
+    },
+    onPointerUp: () => {
+      press.current = undefined
+    },
+  }
 }
 
 function TodayLine({ x, height }: { x: number; height: number }) {

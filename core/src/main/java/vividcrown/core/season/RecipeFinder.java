@@ -25,6 +25,10 @@ final class RecipeFinder {
     private static final int SINGLES_IN_TIME = 14;
     private static final int PAIRS_IN_TIME = 24;
     private static final int FALLBACKS = 5;
+    /** Earlier grafts tie up nucs for weeks and are hardly surer. */
+    private static final int EARLIEST_DAYS_BEFORE = 15;
+    /** Of the grafts that would do on average: about what nine in ten asks for. */
+    private static final double FIRST_GUESS = 1.25;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -68,7 +72,7 @@ final class RecipeFinder {
         // ripe cells are handed over on the day they are ripe, which may be any day of the window
         LocalDate first = group.product() == Product.RIPE_CELLS
                 ? group.from().plusDays(delay).minusDays(soonest)
-                : delivery.minusDays(longest);
+                : delivery.minusDays(Math.min(longest, soonest + EARLIEST_DAYS_BEFORE));
         LocalDate last = delivery.minusDays(soonest);
         List<LocalDate> days = new ArrayList<>();
         for (LocalDate day = last; !day.isBefore(first); day = day.minusDays(1)) {
@@ -91,17 +95,18 @@ final class RecipeFinder {
     private List<Recipe> atAssurance(PromiseGroup group, Yield base, LocalDate delivery, int delay,
             List<LocalDate> days, double assurance, boolean wanted) {
         List<Recipe> singles = new ArrayList<>();
-        for (LocalDate day : days) {
+        List<LocalDate> tried = wanted ? days : thinned(days);
+        for (LocalDate day : tried) {
             recipe(group, base, delivery, delay, List.of(day), assurance)
                     .filter(one -> one.cups() <= cupsADay).ifPresent(singles::add);
         }
         List<Recipe> recipes = cheapest(singles, wanted ? SINGLES_IN_TIME : FALLBACKS);
         if (wanted || recipes.isEmpty()) {
             List<Recipe> pairs = new ArrayList<>();
-            for (int one = 0; one < days.size(); one++) {
-                for (int two = one + 1; two < days.size(); two++) {
-                    LocalDate late = days.get(one);
-                    LocalDate early = days.get(two);
+            for (int one = 0; one < tried.size(); one++) {
+                for (int two = one + 1; two < tried.size(); two++) {
+                    LocalDate late = tried.get(one);
+                    LocalDate early = tried.get(two);
                     if (ChronoUnit.DAYS.between(early, late) <= MOST_PAIRS_APART_DAYS) {
                         recipe(group, base, delivery, delay, List.of(early, late), assurance)
                                 .filter(both -> both.cups() <= 2 * cupsADay).ifPresent(pairs::add);
@@ -114,6 +119,12 @@ final class RecipeFinder {
             recipes.addAll(cheapest(rows(group, base, delivery, delay, days, assurance), PAIRS_IN_TIME));
         }
         return recipes;
+    }
+
+    /** A few days spread over all of them, for what is only a fallback. */
+    private static List<LocalDate> thinned(List<LocalDate> days) {
+        int apart = Math.max(1, Math.ceilDiv(days.size(), FALLBACKS));
+        return IntStream.range(0, days.size()).filter(index -> index % apart == 0).mapToObj(days::get).toList();
     }
 
     private static List<Recipe> cheapest(List<Recipe> recipes, int most) {
@@ -145,13 +156,15 @@ final class RecipeFinder {
             List<LocalDate> days, double assurance) {
         int most = Math.min(GraftsNeeded.MOST_GRAFTS, 300 * days.size());
         int tooFew = 0;
-        int enough = Math.min(most, Math.max(8, group.count() * 2));
+        double through = supply.through(group.product(), days.getFirst(),
+                handedOverOn(group, delivery, days.getFirst()));
+        int enough = (int) Math.clamp(group.count() / Math.max(0.01, through) * FIRST_GUESS, 8, most);
         while (chance(group, base, delivery, days, enough) < assurance) {
             if (enough == most) {
                 return Optional.empty();
             }
             tooFew = enough;
-            enough = Math.min(most, enough * 2);
+            enough = Math.min(most, enough + enough / 3);
         }
         while (enough - tooFew > 1) {
             int middle = (tooFew + enough) / 2;
@@ -169,9 +182,7 @@ final class RecipeFinder {
             }
         }
         grafts.sort(Comparator.comparing(Recipe.Graft::day));
-        LocalDate handedOver = group.product() == Product.RIPE_CELLS
-                ? grafts.getLast().day().plusDays(supply.soonest(Product.RIPE_CELLS))
-                : delivery;
+        LocalDate handedOver = handedOverOn(group, delivery, grafts.getLast().day());
         return Optional.of(new Recipe(grafts, handedOver, delay, assurance,
                 chance(group, base, delivery, days, enough), minutes(group, handedOver, grafts)));
     }
@@ -180,12 +191,17 @@ final class RecipeFinder {
         Yield all = base;
         for (int index = 0; index < days.size(); index++) {
             LocalDate day = days.get(index);
-            LocalDate had = group.product() == Product.RIPE_CELLS
-                    ? day.plusDays(supply.soonest(Product.RIPE_CELLS))
-                    : delivery;
-            all = all.plus(supply.yield(group.product(), day, had, share(cups, days.size(), index)));
+            all = all.plus(supply.yield(group.product(), day, handedOverOn(group, delivery, day),
+                    share(cups, days.size(), index)));
         }
         return all.atLeast(group.count());
+    }
+
+    /** Ripe cells are handed over as they ripen, all else on the day of delivery. */
+    private LocalDate handedOverOn(PromiseGroup group, LocalDate delivery, LocalDate graft) {
+        return group.product() == Product.RIPE_CELLS
+                ? graft.plusDays(supply.soonest(Product.RIPE_CELLS))
+                : delivery;
     }
 
     static int share(int cups, int days, int index) {

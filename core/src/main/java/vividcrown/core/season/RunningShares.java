@@ -5,6 +5,8 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import vividcrown.core.odds.Rate;
 
 /** Shares what is on its way out over the demands, those due first and of the first priority before the others. */
@@ -20,14 +22,19 @@ final class RunningShares {
     RunningShares(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
         Map<String, Integer> left = new HashMap<>();
         brief.running().forEach(batch -> left.merge(batch.id(), batch.alive(), Integer::sum));
+        Set<String> wantedLines = groups.stream().flatMap(group -> group.line().stream()).collect(Collectors.toSet());
         groups.stream().sorted(Comparator.comparing(PromiseGroup::until).thenComparing(PromiseGroup::priority))
-                .forEach(group -> serve(brief, group, supply, left));
+                .forEach(group -> serve(brief, group, supply, left, wantedLines));
     }
 
-    private void serve(SeasonBrief brief, PromiseGroup group, Supply supply, Map<String, Integer> left) {
+    /** Who takes any line leaves those that others ask for by name to the last. */
+    private void serve(SeasonBrief brief, PromiseGroup group, Supply supply, Map<String, Integer> left,
+            Set<String> wantedLines) {
+        List<RunningBatch> batches = brief.running().stream()
+                .sorted(Comparator.comparing(batch -> batch.line().filter(wantedLines::contains).isPresent())).toList();
         Yield yield = Yield.ofBatch(0, List.<Rate>of());
         List<Share> taken = new ArrayList<>();
-        for (RunningBatch batch : brief.running()) {
+        for (RunningBatch batch : batches) {
             boolean fits = supply.canBeHadOn(batch, group.product(), group.until())
                     && (group.line().isEmpty() || group.line().equals(batch.line()));
             int there = left.getOrDefault(batch.id(), 0);

@@ -59,9 +59,12 @@ final class SeasonModel {
         Loader.loadNativeLibraries();
     }
 
-    /** @param relaxed one thing of which more may be had, at a price */
+    /**
+     * @param relaxed one thing of which more may be had, at a price
+     * @param known a plan to begin the search with
+     */
     SeasonModel(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes,
-            Optional<Relaxation> relaxed) {
+            Optional<Relaxation> relaxed, Optional<Solution> known) {
         this.brief = brief;
         this.groups = groups;
         this.recipes = recipes;
@@ -78,7 +81,7 @@ final class SeasonModel {
         nucsAndCages();
         hours();
         keptGrafts();
-        hintCheapest();
+        known.ifPresentOrElse(this::hint, this::hintCheapest);
         relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), priceOf(kind)));
         model.minimize(cost);
     }
@@ -135,6 +138,29 @@ final class SeasonModel {
                 model.addHint(chosen.get(index).get(option), option == best);
             }
         }
+    }
+
+    private void hint(Solution known) {
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                boolean taken = known.choices().get(index).filter(recipes.get(index).get(option)::equals).isPresent();
+                model.addHint(chosen.get(index).get(option), taken);
+            }
+        }
+        loads.forEach((day, used) -> {
+            int[] before = known.loads().getOrDefault(day, new int[0]);
+            for (int index = 0; index < used.length; index++) {
+                model.addHint(used[index], index < before.length ? before[index] : 0);
+            }
+        });
+        cups.forEach((day, grafted) -> {
+            int[][] before = known.cups().getOrDefault(day, new int[0][]);
+            for (int index = 0; index < grafted.length; index++) {
+                for (int line = 0; line < lines.size(); line++) {
+                    model.addHint(grafted[index][line], index < before.length ? before[index][line] : 0);
+                }
+            }
+        });
     }
 
     private void builders() {
@@ -337,6 +363,13 @@ final class SeasonModel {
      */
     record Solution(List<Optional<Recipe>> choices, Map<LocalDate, int[]> loads, Map<LocalDate, int[][]> cups,
             int extra, double cost, double bound, boolean proven, double firstSeconds, double seconds) {
+
+        /** The better of the two, with the better bound and the time of both. */
+        Solution after(Solution before) {
+            Solution best = cost <= before.cost ? this : before;
+            return new Solution(best.choices, best.loads, best.cups, best.extra, best.cost,
+                    Math.max(bound, before.bound), proven, before.firstSeconds, before.seconds + seconds);
+        }
     }
 
     /** @return empty if the locks cannot be kept together with builders and hours */

@@ -26,6 +26,8 @@ public final class SeasonPlanner {
     /** Of the time that is left once the recipes are found, the share for the plan itself; the rest looks for ways out. */
     private static final double FOR_THE_PLAN = 0.6;
     private static final double SHORTEST_SEARCH_SECONDS = 0.3;
+    /** Building a model and reading its answer take time too. */
+    private static final double SAFELY_WITHIN = 0.92;
 
     private final SeasonBrief brief;
     private final Deadline deadline;
@@ -53,7 +55,7 @@ public final class SeasonPlanner {
 
     private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
         this.brief = brief;
-        this.deadline = new Deadline(mostSeconds);
+        this.deadline = new Deadline(mostSeconds * SAFELY_WITHIN);
         this.watch = watch;
         this.supply = new Supply(brief);
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
@@ -76,9 +78,15 @@ public final class SeasonPlanner {
     private SeasonPlan plan() {
         List<List<Recipe>> recipes = recipes(brief, RecipeFinder.LATE_BY);
         List<BuilderClass> classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today());
-        SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty());
+        SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty(), Optional.empty());
         SeasonModel.Solution solution = model.solve(deadline.secondsLeft() * FOR_THE_PLAN, watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
+        if (allHold(solution.choices()) && !solution.proven() && !watch.isStopped()) {
+            // nothing to find a way out for: the rest of the time makes the plan better
+            SeasonModel.Solution better = new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
+                    Optional.of(solution)).solve(deadline.secondsLeft(), watch).orElse(solution);
+            solution = better.after(solution);
+        }
         List<PlannedBatch> batches = new BatchSheet(brief, groups, classes, model.lines()).batches(solution);
         List<SeasonPlan.WayOut> waysOut = new ArrayList<>();
         if (!allHold(solution.choices()) && !watch.isStopped()) {
@@ -202,7 +210,9 @@ public final class SeasonPlanner {
         boolean inTime = all.stream().anyMatch(one -> one.daysLate() == 0
                 && one.assurance() >= group.assurance() - 1e-9);
         LocalDate lastGraft = group.until().minusDays(supply.soonest(group.product()));
-        if (!inTime && lastGraft.isBefore(brief.today())) {
+        if (!inTime && lastGraft.isAfter(brief.until())) {
+            why.add(Reason.of(Source.derived("the last day that is planned"), "plan.beyond", brief.until()));
+        } else if (!inTime && lastGraft.isBefore(brief.today())) {
             why.add(Reason.of(Source.derived("the day promised less the days it takes"), "plan.tooLate", lastGraft,
                     brief.today().plusDays(supply.soonest(group.product()))));
         } else if (!inTime) {
@@ -230,7 +240,7 @@ public final class SeasonPlanner {
             Relaxation kind = kinds[index];
             double seconds = Math.max(SHORTEST_SEARCH_SECONDS,
                     deadline.secondsLeft() / (kinds.length - index) * FOR_THE_PLAN);
-            relaxed(kind, recipes, classes).solve(seconds, SolveWatch.NONE)
+            relaxed(kind, recipes, classes, solution).solve(seconds, SolveWatch.NONE)
                     .flatMap(relaxed -> wayOut(kind, before, relaxed)).ifPresent(ways::add);
         }
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> -way.helps().size())
@@ -239,25 +249,28 @@ public final class SeasonPlanner {
     }
 
     /** The same season with one thing more. */
-    private SeasonModel relaxed(Relaxation kind, List<List<Recipe>> recipes, List<BuilderClass> classes) {
+    private SeasonModel relaxed(Relaxation kind, List<List<Recipe>> recipes, List<BuilderClass> classes,
+            SeasonModel.Solution found) {
+        Optional<SeasonModel.Solution> known = Optional.of(found);
         return switch (kind) {
-            case NUCS, HOURS, CAGES -> new SeasonModel(brief, groups, recipes, classes, Optional.of(kind));
+            case NUCS, HOURS, CAGES -> new SeasonModel(brief, groups, recipes, classes, Optional.of(kind), known);
             case LATER -> {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
                 delays.addAll(RecipeFinder.MUCH_LATER);
-                yield new SeasonModel(brief, groups, recipes(brief, delays), classes, Optional.of(kind));
+                yield new SeasonModel(brief, groups, recipes(brief, delays), classes, Optional.of(kind), known);
             }
             case DAYS_OFF -> {
                 SeasonBrief with = brief
                         .withCrew(new Crew(brief.crew().hoursADay(), Set.of(), brief.crew().closed()));
-                yield new SeasonModel(with, groups, recipes(with, RecipeFinder.LATE_BY), classes, Optional.of(kind));
+                yield new SeasonModel(with, groups, recipes(with, RecipeFinder.LATE_BY), classes, Optional.of(kind),
+                        known);
             }
             case BUILDERS -> {
                 List<BuilderClass> more = new ArrayList<>(classes);
                 more.add(new BuilderClass(List.of(new CellBuilder("+", BuilderSchool.STARTER_THEN_FINISHER, 30,
                         brief.today().plusDays(2), List.of()))));
                 yield new SeasonModel(brief, groups, recipes(withBuilder(brief), RecipeFinder.LATE_BY), more,
-                        Optional.of(kind));
+                        Optional.of(kind), known);
             }
         };
     }

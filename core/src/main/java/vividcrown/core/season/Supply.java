@@ -26,6 +26,11 @@ final class Supply {
     private final Map<LocalDate, Double> weather = new HashMap<>();
     private final Map<Asked, Yield> yields = new HashMap<>();
 
+    private final Map<Begun, Yield> beforeLast = new HashMap<>();
+
+    private record Begun(LocalDate graft, int cups, int steps) {
+    }
+
     private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups) {
     }
 
@@ -93,8 +98,19 @@ final class Supply {
     }
 
     Yield yield(Product product, LocalDate graft, LocalDate delivery, int cups) {
-        return yields.computeIfAbsent(new Asked(product, graft, delivery, cups),
-                asked -> Yield.ofBatch(cups, steps(product, graft, delivery, List.of())));
+        return yields.computeIfAbsent(new Asked(product, graft, delivery, cups), _ -> {
+            List<Rate> steps = steps(product, graft, delivery, List.of());
+            // up to the virgin it is the same for every day of delivery
+            Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1),
+                    _ -> Yield.ofBatch(cups, steps.subList(0, steps.size() - 1)));
+            return early.through(steps.getLast());
+        });
+    }
+
+    /** Share of so many cups that comes through to that delivery, on average. */
+    double through(Product product, LocalDate graft, LocalDate delivery) {
+        return steps(product, graft, delivery, List.of()).stream().mapToDouble(Rate::mean).reduce(1,
+                (one, two) -> one * two);
     }
 
     /** Cells that are ripe and sound out of so many cups, on average, rounded up. */
@@ -103,12 +119,12 @@ final class Supply {
         return (int) Math.ceil(cups * share - 1e-9);
     }
 
-    /** What is running already and can be handed over on that day. */
+    /** What is running already and can be handed over on that day: cells and virgins keep for days only, queens for long. */
     boolean canBeHadOn(RunningBatch batch, Product product, LocalDate delivery) {
         long days = ChronoUnit.DAYS.between(batch.graftDay(), delivery);
-        boolean laying = batch.passed().contains(LossStep.MATING);
         boolean tooFarOn = batch.passed().size() > product.losses().size();
-        return !tooFarOn && days >= soonest(product) && (laying || days <= longest(product) + 14);
+        boolean keeps = SupplyBand.Kind.of(product) == SupplyBand.Kind.QUEENS || days <= longest(product);
+        return !tooFarOn && days >= soonest(product) && keeps;
     }
 
     Yield ofRunning(RunningBatch batch, int alive, Product product, LocalDate delivery) {

@@ -2,13 +2,14 @@ package vividcrown.core.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 
 /**
- * Demand against the supply to be expected, both added up from today, with the band in which the supply lies nine times
- * out of ten. Cells count as cells, virgins as virgins: one band for each kind.
+ * Demand against the supply to be expected, both added up from today, with the band in which the supply lies eight times
+ * out of ten: its lower edge is missed one time in ten, as a promise with the usual assurance is. Cells count as cells, virgins as virgins: one band for each kind.
  *
  * @param days the points, weekly, the last day included
  */
@@ -29,9 +30,9 @@ public record SupplyBand(Kind kind, List<Point> days) {
 
     /**
      * @param demanded promised until then
-     * @param low not fewer, nineteen times out of twenty
+     * @param low not fewer, nine times out of ten
      * @param middle as often more as fewer
-     * @param high not more, nineteen times out of twenty
+     * @param high not more, nine times out of ten
      */
     public record Point(LocalDate day, int demanded, int low, int middle, int high) {
     }
@@ -58,19 +59,44 @@ public record SupplyBand(Kind kind, List<Point> days) {
         SupplyBand band() {
             Supply supply = new Supply(brief);
             LocalDate last = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElseThrow();
+            List<RunningBatch> running = running(supply);
             List<Point> points = new ArrayList<>();
             for (LocalDate day = brief.today(); day.isBefore(last); day = day.plusWeeks(1)) {
-                points.add(point(supply, day));
+                points.add(point(supply, running, day));
             }
-            points.add(point(supply, last));
+            points.add(point(supply, running, last));
             return new SupplyBand(kind, points);
         }
 
-        private Point point(Supply supply, LocalDate day) {
+        /**
+         * What is on its way as this kind: cells and virgins that are set aside for demands; all the rest will be queens.
+         */
+        private List<RunningBatch> running(Supply supply) {
+            List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
+            RunningShares shares = new RunningShares(brief, groups, supply);
+            Map<RunningBatch, Integer> alive = new LinkedHashMap<>();
+            if (kind == Kind.QUEENS) {
+                brief.running().forEach(batch -> alive.put(batch, batch.alive()));
+            }
+            for (PromiseGroup group : groups) {
+                Kind servedAs = Kind.of(group.product());
+                shares.shares(group).forEach(share -> {
+                    if (kind == Kind.QUEENS && servedAs != Kind.QUEENS) {
+                        alive.merge(share.batch(), -share.alive(), Integer::sum);
+                    } else if (kind != Kind.QUEENS && servedAs == kind) {
+                        alive.merge(share.batch(), share.alive(), Integer::sum);
+                    }
+                });
+            }
+            return alive.entrySet().stream().map(one -> new RunningBatch(one.getKey().id(), one.getKey().line(),
+                    one.getKey().graftDay(), one.getValue(), one.getKey().passed())).toList();
+        }
+
+        private Point point(Supply supply, List<RunningBatch> running, LocalDate day) {
             int demanded = demands.stream().filter(one -> !one.until().isAfter(day)).mapToInt(Demand::count).sum();
             Yield all = Yield.ofBatch(0, List.of());
             Product product = product();
-            for (RunningBatch batch : brief.running()) {
+            for (RunningBatch batch : running) {
                 if (!day.isBefore(batch.graftDay().plusDays(supply.soonest(product)))
                         && batch.passed().size() <= product.losses().size()) {
                     all = all.plus(supply.ofRunning(batch, batch.alive(), product, day));
@@ -82,7 +108,7 @@ public record SupplyBand(Kind kind, List<Point> days) {
             for (Map.Entry<LocalDate, Integer> graft : cups.entrySet()) {
                 all = all.plus(supply.yield(product, graft.getKey(), day, graft.getValue()));
             }
-            return new Point(day, demanded, all.quantile(0.05), all.quantile(0.5), all.quantile(0.95));
+            return new Point(day, demanded, all.quantile(0.1), all.quantile(0.5), all.quantile(0.9));
         }
 
         private Product product() {

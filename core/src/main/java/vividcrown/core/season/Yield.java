@@ -28,16 +28,22 @@ public record Yield(double[] chances) {
         }
         double[] chances = new double[grafts + 1];
         chances[grafts] = 1;
+        Yield yield = new Yield(chances);
         for (Rate step : steps) {
-            double[] next = new double[grafts + 1];
-            for (int reached = 0; reached <= grafts; reached++) {
-                if (chances[reached] > NEGLIGIBLE) {
-                    addBetaBinomial(next, chances[reached], reached, step);
-                }
-            }
-            chances = next;
+            yield = yield.through(step);
         }
-        return new Yield(chances);
+        return yield;
+    }
+
+    /** What is left of it after one step more, in the same batch. */
+    Yield through(Rate step) {
+        double[] next = new double[chances.length];
+        for (int reached = 0; reached < chances.length; reached++) {
+            if (chances[reached] > NEGLIGIBLE) {
+                addBetaBinomial(next, chances[reached], reached, step);
+            }
+        }
+        return new Yield(next);
     }
 
     /** The grafts shared out evenly over so many batches on different days. */

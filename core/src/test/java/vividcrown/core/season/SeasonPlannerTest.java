@@ -143,6 +143,17 @@ class SeasonPlannerTest {
         assertThat(only(plan).reasons()).anySatisfy(reason -> assertThat(reason.toString()).contains("26-04"));
     }
 
+    /** A ripe cell opens within two days: it cannot wait for a later order. */
+    @Test
+    void cells_on_their_bars_serve_only_the_days_on_which_they_are_ripe() {
+        RunningBatch cells = new RunningBatch("26-05", Optional.of("dark"), day(-9), 38, List.of(LossStep.TAKE));
+        for (int late : new int[]{0, 6}) {
+            SeasonPlan plan = plan(Seasons.brief(List.of(order("A", Product.RIPE_CELLS, 15, 1 + late, 1 + late)), TWO,
+                    100, Crew.EVERY_DAY, List.of(cells), List.of(), List.of()));
+            assertThat(only(plan).state() == Promise.State.HOLDS).isEqualTo(late == 0);
+        }
+    }
+
     @Test
     void asked_again_with_nothing_new_nothing_changes_and_a_new_order_changes_little() {
         List<Demand> demands = List.of(order("A", Product.MATED_QUEENS, 20, 40, 44),
@@ -215,6 +226,12 @@ class SeasonPlannerTest {
         Promise promise = only(plan);
         assertThat(promise.state()).isIn(Promise.State.LATE, Promise.State.UNMET, Promise.State.AT_RISK);
         assertThat(promise.reasons().toString()).contains("It had to be grafted by").contains("Mon 25 May");
+    }
+
+    @Test
+    void an_order_beyond_the_days_planned_says_so() {
+        assertThat(only(planOf(order("far", Product.MATED_QUEENS, 5, 190, 195))).reasons().toString())
+                .contains("the last day that is planned");
     }
 
     @Test

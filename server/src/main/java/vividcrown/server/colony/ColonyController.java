@@ -68,8 +68,11 @@ class ColonyController {
             boolean stop, boolean clash) {
     }
 
-    /** @param readings the newest first */
-    record ColonyPage(ColonyLine colony, int position, @Nullable QueenView queen,
+    /**
+     * @param droneCombOn the day its drone comb was put in, if it is kept for its drones
+     * @param readings the newest first
+     */
+    record ColonyPage(ColonyLine colony, int position, @Nullable LocalDate droneCombOn, @Nullable QueenView queen,
             Inside.@Nullable StrengthView strength,
             VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
             List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm, Inside.@Nullable StoresView stores,
@@ -150,7 +153,7 @@ class ColonyController {
                     book.detail(entry)));
         }
         Yard yard = yards.findById(colony.yardId()).orElseThrow();
-        return new ColonyPage(line(colony, facts, yard), colony.position(),
+        return new ColonyPage(line(colony, facts, yard), colony.position(), colony.droneCombOn().orElse(null),
                 colony.queenId().flatMap(queens::findById)
                         .map(queen -> reader.view(List.of(queen), today.day()).getFirst()).orElse(null),
                 inside.strength(colony, readings), book.view(facts, colony, today.day()), readings,

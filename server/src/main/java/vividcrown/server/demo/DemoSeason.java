@@ -81,6 +81,8 @@ final class DemoSeason {
         order("Q26-04", "Orrin Sall", false, Product.NUCS_WITH_QUEEN, 12, 5, TODAY.plusDays(40), "Larch", 2);
         order("Q26-05", "Tarn Head honey", false, Product.MATED_QUEENS, 25, 4, TODAY.plusDays(47), "Scree", 2);
         order("Q26-06", "Mill Lane school", false, Product.VIRGINS, 8, 3, TODAY.plusDays(30), null, 3);
+        order("Q26-08", "Low Garth estate", false, Product.MATED_QUEENS, 45, 4, TODAY.plusDays(54), null, 2);
+        order("Q26-09", "Coll and Sons", false, Product.RIPE_CELLS, 30, 1, TODAY.plusDays(26), "Larch", 2);
         order("Q26-07", "Spares in nucs", true, Product.MATED_QUEENS, 8, 10, TODAY.plusDays(60), null, 3);
         add(SubjectKind.ORDER, id("Q26-01"), TODAY.minusDays(20), EntryKind.ORDER_MOVED_ON,
                 payloads.write(Map.of("state", OrderState.PROMISED)), owner);

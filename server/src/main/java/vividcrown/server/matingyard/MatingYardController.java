@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.server.clock.Today;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.QueenReader;
@@ -20,8 +19,6 @@ import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
 import vividcrown.server.weather.AfternoonView;
 import vividcrown.server.weather.WeatherStation;
-import vividcrown.server.yard.Builder;
-import vividcrown.server.yard.Builders;
 import vividcrown.server.yard.Nuc;
 import vividcrown.server.yard.Nucs;
 import vividcrown.server.yard.Yard;
@@ -49,20 +46,15 @@ class MatingYardController {
     record FreeNuc(UUID id, String code, UUID yardId, String yard) {
     }
 
-    record BuilderView(UUID id, String code, String yard, BuilderSchool school) {
-    }
-
     private final Yards yards;
     private final Nucs nucs;
-    private final Builders builders;
     private final Queens queens;
     private final QueenReader reader;
     private final Today today;
 
-    MatingYardController(Yards yards, Nucs nucs, Builders builders, Queens queens, QueenReader reader, Today today) {
+    MatingYardController(Yards yards, Nucs nucs, Queens queens, QueenReader reader, Today today) {
         this.yards = yards;
         this.nucs = nucs;
-        this.builders = builders;
         this.queens = queens;
         this.reader = reader;
         this.today = today;
@@ -108,14 +100,6 @@ class MatingYardController {
                 .sorted(Comparator.comparingInt((Nuc nuc) -> byId.get(nuc.yardId()).walkOrder())
                         .thenComparingInt(Nuc::position))
                 .map(nuc -> new FreeNuc(nuc.id(), nuc.code(), nuc.yardId(), byId.get(nuc.yardId()).name())).toList();
-    }
-
-    @GetMapping("/builders")
-    List<BuilderView> builders() {
-        Map<UUID, String> names = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Yard::name));
-        return builders.findAll().stream().sorted(Comparator.comparing(Builder::code)).map(
-                one -> new BuilderView(one.id(), one.code(), names.getOrDefault(one.yardId(), "?"), one.school()))
-                .toList();
     }
 
     private List<Yard> inWalkingOrder() {

@@ -19,6 +19,7 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.mating.Distance;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.queen.Milestone;
@@ -52,6 +53,7 @@ import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.weather.WeatherStation;
 import vividcrown.server.yard.Builder;
 import vividcrown.server.yard.Builders;
+import vividcrown.server.yard.Nuc;
 import vividcrown.server.yard.Nucs;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
@@ -239,15 +241,25 @@ class SeasonBriefs {
                         .mapToInt(Map.Entry::getValue).sum();
     }
 
+    /** Those whose drones reach a mating yard. */
     private List<DroneColony> drones(Assumptions assumptions) {
         int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
+        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
+        Set<UUID> mating = nucs.findAll().stream().map(Nuc::yardId).collect(Collectors.toSet());
         List<Colony> kept = colonies.findAllByOrderByYardIdAscPositionAsc().stream()
-                .filter(colony -> colony.droneCombOn().isPresent()).toList();
+                .filter(colony -> colony.droneCombOn().isPresent())
+                .filter(colony -> mating.stream().anyMatch(yard -> metres(places.get(yard),
+                        places.get(colony.yardId())) <= Distance.MATING_METRES))
+                .toList();
         Map<UUID, Queen> mothers = queens.findAllById(kept.stream().flatMap(one -> one.queenId().stream()).toList())
                 .stream().collect(Collectors.toMap(Queen::id, Function.identity()));
         return kept.stream().map(colony -> new DroneColony(colony.code(),
                 colony.queenId().map(mothers::get).map(SeasonBriefs::nameOf).orElse(colony.code()),
                 colony.droneCombOn().orElseThrow().plusDays(lead))).toList();
+    }
+
+    private static double metres(Yard one, Yard other) {
+        return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude());
     }
 
     private MatingClimate climate() {

@@ -25,6 +25,7 @@ import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneSheet;
 import vividcrown.core.season.PlanCheck;
 import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.Product;
 import vividcrown.core.season.Promise;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonPlan;
@@ -50,11 +51,13 @@ class SeasonController {
     /**
      * A demand as it stands today.
      *
+     * @param count how many are still to come
      * @param customer for whom, or what for
      * @param chance of the whole number on the day, with what is on its way and what is planned
      * @param state firm, at risk, or without any hope as things stand
      */
-    record Standing(UUID order, String demand, String customer, boolean ownNeed, Demand wanted, double chance,
+    record Standing(UUID order, String demand, String customer, boolean ownNeed, Product product, int count,
+            LocalDate from, LocalDate until, @Nullable String line, int priority, double assurance, double chance,
             Promise.State state) {
     }
 
@@ -67,8 +70,8 @@ class SeasonController {
      * @param rates what the odds rest on
      */
     record SeasonPage(LocalDate today, LocalDate until, List<Standing> standings, List<PlannedLine> planned,
-            List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderView> builders,
-            List<SeasonPlanView.DroneView> drones, SeasonPlanView.ShoppingView shopping,
+            List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderSheetView> builders,
+            List<SeasonPlanView.DroneSheetView> drones, SeasonPlanView.ShoppingView shopping,
             List<RatePools.StepRates> rates, double assurance, int nucs, int nucsTaken) {
     }
 
@@ -112,8 +115,11 @@ class SeasonController {
                     : chance >= 0.05 ? Promise.State.AT_RISK : Promise.State.UNMET;
             QueenOrder order = orders.get(demand.id());
             standings.add(
-                    new Standing(order.id(), demand.id(), order.taken().customer(), order.taken().ownNeed(), demand,
-                            chance, state));
+                    new Standing(order.id(), demand.id(), order.taken().customer(), order.taken().ownNeed(),
+                            demand.product(),
+                            demand.count(), demand.from(), demand.until(), demand.line().orElse(null),
+                            demand.priority(),
+                            demand.assurance(), chance, state));
             promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
         }
         SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0,
@@ -121,8 +127,8 @@ class SeasonController {
         return new SeasonPage(brief.today(), brief.until(), standings, lines,
                 check.breaks().stream().map(Object::toString).toList(),
                 SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
-                SeasonPlanView.BuilderView.of(BuilderSheet.of(brief, batches)),
-                SeasonPlanView.DroneView.of(DroneSheet.of(brief, asPlan)),
+                SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
+                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)), rates.table(station(), brief.today()),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
                 brief.busyNucs().on(brief.today()));
@@ -140,7 +146,8 @@ class SeasonController {
             return new PlannedLine(graft.id(), graft.code(),
                     new SeasonPlanView.BatchView(graft.graftDay(), made.builderCodes().get(graft.builderId()),
                             SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
-                            shares(graft, made.brief()), spare(graft), graft.fixed()));
+                            shares(graft, made.brief()), spare(graft), graft.fixed(),
+                            SeasonPlanView.BatchDays.of(graft.graftDay(), made.brief())));
         }).toList();
     }
 

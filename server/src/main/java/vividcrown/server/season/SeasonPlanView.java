@@ -6,6 +6,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.CalendarStep;
+import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.DroneSheet;
@@ -32,20 +33,21 @@ import vividcrown.server.wire.SpanView;
  */
 public record SeasonPlanView(boolean holds, List<BatchView> batches, List<PromiseView> promises,
         List<ChangeView> changes, List<WayOutView> waysOut, double hours, SearchView search, List<BandView> bands,
-        List<BuilderView> builders, List<DroneView> drones, ShoppingView shopping) {
+        List<BuilderSheetView> builders, List<DroneSheetView> drones, ShoppingView shopping) {
 
     /**
      * @param shares for whom
      * @param spare cups for nobody yet
      * @param locked it was fixed by hand
+     * @param days what it will be when; left out where it is sent to be checked
      */
     public record BatchView(LocalDate day, String builder, String breeder, String line, int cups,
-            List<ShareView> shares, int spare, boolean locked) {
-        static BatchView of(PlannedBatch batch) {
+            List<ShareView> shares, int spare, boolean locked, @Nullable BatchDays days) {
+        static BatchView of(PlannedBatch batch, SeasonBrief brief) {
             return new BatchView(batch.day(), batch.builder(), batch.breeder(), batch.line(), batch.cups(),
                     batch.shares().stream()
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
-                    batch.spare(), batch.locked());
+                    batch.spare(), batch.locked(), BatchDays.of(batch.day(), brief));
         }
 
         PlannedBatch batch() {
@@ -53,6 +55,19 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                     shares.stream().map(one -> new PlannedBatch.Share(one.demand(), one.cups(), one.delivery()))
                             .toList(),
                     locked);
+        }
+    }
+
+    /** Ripe cells, virgins out, flights, first eggs. */
+    public record BatchDays(SpanView ripe, SpanView emergence, SpanView flights, SpanView eggs) {
+        static BatchDays of(LocalDate day, SeasonBrief brief) {
+            GraftCalendar calendar = GraftCalendar.of(brief.how().on(day), brief.assumptions());
+            return new BatchDays(when(calendar, StepKind.PLACE_CELLS), when(calendar, StepKind.EMERGENCE),
+                    when(calendar, StepKind.HANDS_OFF_MATING), when(calendar, StepKind.FIRST_EGGS));
+        }
+
+        private static SpanView when(GraftCalendar calendar, StepKind kind) {
+            return SpanView.of(calendar.when(kind).orElseThrow());
         }
     }
 
@@ -104,10 +119,10 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
         }
     }
 
-    public record BuilderView(String builder, BuilderSchool school, int load, List<LoadView> loads,
+    public record BuilderSheetView(String builder, BuilderSchool school, int load, List<LoadView> loads,
             List<SpanView> rests) {
-        static List<BuilderView> of(List<BuilderSheet> sheets) {
-            return sheets.stream().map(sheet -> new BuilderView(sheet.builder().id(), sheet.builder().school(),
+        static List<BuilderSheetView> of(List<BuilderSheet> sheets) {
+            return sheets.stream().map(sheet -> new BuilderSheetView(sheet.builder().id(), sheet.builder().school(),
                     sheet.builder().load(), sheet.loads().stream().map(LoadView::of).toList(),
                     sheet.rests().stream().map(SpanView::of).toList())).toList();
         }
@@ -119,9 +134,10 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
         }
     }
 
-    public record LoadStep(StepKind step, SpanView when) {
+    /** @param name the step in words */
+    public record LoadStep(StepKind step, String name, SpanView when) {
         static LoadStep of(CalendarStep step) {
-            return new LoadStep(step.kind(), SpanView.of(step.when()));
+            return new LoadStep(step.kind(), GraftCalendar.nameOf(step.kind()).toString(), SpanView.of(step.when()));
         }
     }
 
@@ -129,10 +145,10 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param comb when drone comb must be in
      * @param virgins that fly together with those of this graft, on average
      */
-    public record DroneView(LocalDate graft, String breeder, SpanView comb, SpanView flights, int virgins,
+    public record DroneSheetView(LocalDate graft, String breeder, SpanView comb, SpanView flights, int virgins,
             int coloniesWanted, int coloniesReady, List<ReasonView> warnings) {
-        static List<DroneView> of(List<DroneSheet> sheets) {
-            return sheets.stream().map(sheet -> new DroneView(sheet.graft(), sheet.breeder(),
+        static List<DroneSheetView> of(List<DroneSheet> sheets) {
+            return sheets.stream().map(sheet -> new DroneSheetView(sheet.graft(), sheet.breeder(),
                     SpanView.of(sheet.comb()), SpanView.of(sheet.flights()), sheet.virgins(), sheet.coloniesWanted(),
                     sheet.coloniesReady(), ReasonView.of(sheet.warnings()))).toList();
         }
@@ -150,7 +166,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     }
 
     public static SeasonPlanView of(SeasonBrief brief, SeasonPlan plan) {
-        return new SeasonPlanView(plan.holds(), plan.batches().stream().map(BatchView::of).toList(),
+        return new SeasonPlanView(plan.holds(),
+                plan.batches().stream().map(batch -> BatchView.of(batch, brief)).toList(),
                 plan.promises().stream().map(PromiseView::of).toList(),
                 plan.changes().stream().map(one -> new ChangeView(one.kind(), one.day(), one.builder(), one.cups(),
                         one.before().orElse(null))).toList(),
@@ -161,7 +178,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                 new SearchView(plan.search().proven(), plan.search().gap(), plan.search().cost(),
                         plan.search().bound(), plan.search().firstSeconds(), plan.search().seconds()),
                 BandView.of(SupplyBand.of(brief, plan.batches())),
-                BuilderView.of(BuilderSheet.of(brief, plan.batches())),
-                DroneView.of(DroneSheet.of(brief, plan)), ShoppingView.of(Shopping.of(brief, plan)));
+                BuilderSheetView.of(BuilderSheet.of(brief, plan.batches())),
+                DroneSheetView.of(DroneSheet.of(brief, plan)), ShoppingView.of(Shopping.of(brief, plan)));
     }
 }

@@ -31,9 +31,11 @@ class SettingsController {
 
     /**
      * @param formats comb area of one side, dm², by name: the usual frames and the own
+     * @param hands what a season is planned with, the usual where nothing was set
      * @param standard the trade's value of every figure, with its source
      */
-    record SettingsPage(Settings settings, List<StandardFigure> standard, Map<String, Double> formats) {
+    record SettingsPage(Settings settings, List<StandardFigure> standard, Map<String, Double> formats,
+            Settings.SeasonHands hands) {
     }
 
     record StandardFigure(OwnFigure value, String source) {
@@ -86,6 +88,6 @@ class SettingsController {
     private static SettingsPage page(Settings settings) {
         return new SettingsPage(settings, Stream.of(Figure.values()).map(
                 figure -> new StandardFigure(OwnFigure.of(figure, figure.standard()), figure.source().citation()))
-                .toList(), settings.frameFormats());
+                .toList(), settings.frameFormats(), settings.hands());
     }
 }

@@ -173,6 +173,7 @@ class JournalTest {
         owner.record(placed(ripe(0), nuc));
         owner.record(List.of(placed(ripe(0), nuc)), true);
         owner.record(List.of(sight(unchecked(), LocalDate.of(2026, 6, 4), "EMERGED", Map.of())), true);
+        promisesAQueen();
         Map<String, List<String>> before = rows();
         assertThat(before.get("contradiction")).hasSize(2);
         CurrentOperation.in(demo.operation(), () -> {
@@ -183,12 +184,19 @@ class JournalTest {
         before.forEach((table, rows) -> assertThat(after.get(table)).as(table).containsExactlyElementsOf(rows));
     }
 
+    private void promisesAQueen() {
+        String order = owner.get("/api/v1/orders").json().get(0).path("id").asString();
+        String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
+        assertThat(owner.post("/api/v1/orders/" + order + "/queens", Map.of("queens", List.of(queen))).status())
+                .isEqualTo(204);
+    }
+
     private Map<String, List<String>> rows() {
         JdbcClient database = application.context().getBean(JdbcClient.class);
         return CurrentOperation.in(demo.operation(), () -> {
             Map<String, List<String>> rows = new HashMap<>();
             for (String table : List.of("yard", "builder", "nuc", "graft", "graft_tally", "queen", "colony",
-                    "contradiction")) {
+                    "queen_order", "order_queen", "contradiction")) {
                 List<String> all = database.sql("select to_jsonb(t)::text from %s t order by 1".formatted(table))
                         .query(String.class).list();
                 assertThat(all).as(table).isNotEmpty();

@@ -1,0 +1,120 @@
+import { useTranslation } from 'react-i18next'
+import type { SeasonPage, StepRates } from '../api/types'
+import { sayDay, saySpan, shortDay } from '../time/days'
+import { percent } from './planned'
+
+/** Drones for the planned grafts: comb in, flights, how many colonies. */
+export function Drones({ drones }: { drones: SeasonPage['drones'] }) {
+  const { t } = useTranslation()
+  if (drones.length === 0) return null
+  return (
+    <section aria-labelledby="drones" className="mt-8">
+      <h2 id="drones" className="text-xl">
+        {t('season.drones')}
+      </h2>
+      <ul className="mt-1 border-t-2 border-ink">
+        {drones.map((one) => (
+          <li key={`${one.graft}${one.breeder}`} className="border-b border-rule py-2">
+            <span className="flex flex-wrap gap-x-6">
+              <strong className="w-40">
+                {t('season.graftOf', { day: shortDay(one.graft), mother: one.breeder })}
+              </strong>
+              <span>{t('season.combIn', { days: saySpan(one.comb) })}</span>
+              <span>
+                {t('season.flights', { days: saySpan(one.flights), virgins: one.virgins })}
+              </span>
+              <span>
+                {t('season.droneColonies', {
+                  wanted: one.coloniesWanted,
+                  ready: one.coloniesReady,
+                })}
+              </span>
+            </span>
+            {one.warnings.map((warning) => (
+              <span key={warning.text} className="block font-semibold text-crown">
+                {warning.text}
+              </span>
+            ))}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** What the plan uses up: all of it, and by week. */
+export function ShoppingList({ shopping }: { shopping: SeasonPage['shopping'] }) {
+  const { t } = useTranslation()
+  const amounts = (items: Record<string, number>) =>
+    Object.entries(items)
+      .map(([what, count]) =>
+        t(`season.material.${what}`, { count: Math.ceil(scaled(what, count)) }),
+      )
+      .join(', ')
+  if (shopping.weeks.length === 0) return null
+  return (
+    <section aria-labelledby="shopping" className="mt-8">
+      <h2 id="shopping" className="text-xl">
+        {t('season.shopping')}
+      </h2>
+      <p className="mt-1 font-semibold">{amounts(shopping.all)}</p>
+      <details className="mt-1">
+        <summary className="min-h-8">{t('season.byWeek')}</summary>
+        <ul>
+          {shopping.weeks.map((week) => (
+            <li key={week.monday} className="flex flex-wrap gap-x-4 border-b border-rule py-1">
+              <strong className="w-36">{t('season.weekOf', { day: sayDay(week.monday) })}</strong>
+              <span className="min-w-0 flex-1">{amounts(week.items)}</span>
+            </li>
+          ))}
+        </ul>
+      </details>
+    </section>
+  )
+}
+
+/** Litres and kilograms where decilitres and grams would be long. */
+const scaled = (what: string, count: number): number =>
+  what.endsWith('_DECILITRES') ? count / 10 : what.endsWith('_GRAMS') ? count / 1000 : count
+
+/** What the odds rest on: each step's share, by whatever tells batches apart. */
+export function RatesTable({ rates }: { rates: StepRates[] }) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="odds" className="mt-8">
+      <h2 id="odds" className="text-xl">
+        {t('season.rates')}
+      </h2>
+      <p className="text-sm text-ink-2">{t('season.ratesHow')}</p>
+      <ul className="mt-1 border-t-2 border-ink">
+        {rates.map((rate) => (
+          <li key={rate.step} className="border-b border-rule py-2">
+            <details>
+              <summary className="min-h-8">
+                {t(`rates.${rate.step}`)} <strong>{percent(rate.all.mean)}</strong>{' '}
+                <span className="text-sm text-ink-2">
+                  {t('season.between', {
+                    low: percent(rate.all.low),
+                    high: percent(rate.all.high),
+                    count: rate.all.tried,
+                  })}
+                </span>
+              </summary>
+              {Object.entries(rate.by).map(([grouping, lines]) => (
+                <p key={grouping} className="ml-4">
+                  <span className="text-ink-2">{t(`season.grouping.${grouping}`)}: </span>
+                  {lines
+                    .map(
+                      (line) =>
+                        `${t(`season.group.${line.group}`, line.group)} ${percent(line.mean)} (${line.tried})`,
+                    )
+                    .join(' · ') || '–'}
+                </p>
+              ))}
+            </details>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

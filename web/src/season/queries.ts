@@ -1,0 +1,26 @@
+import { queryOptions } from '@tanstack/react-query'
+import { answered, api } from '../api/client'
+import type { Batch } from '../api/types'
+
+export const seasonQuery = queryOptions({
+  queryKey: ['season'],
+  queryFn: () => answered(api.GET('/api/v1/season')),
+})
+
+/** How far a search is; asked again twice a second while it runs. */
+export const progressQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['season', 'search', id],
+    queryFn: () => answered(api.GET('/api/v1/season/searches/{id}', { params: { path: { id } } })),
+    refetchInterval: (query) => (query.state.data?.state === 'RUNNING' ? 500 : false),
+    retry: false,
+  })
+
+/** What the plan comes to with these grafts instead. */
+export const checkQuery = (batches: Batch[]) =>
+  queryOptions({
+    queryKey: ['season', 'check', JSON.stringify(batches)],
+    queryFn: () => answered(api.POST('/api/v1/season/check', { body: batches })),
+    gcTime: 60_000,
+    retry: false,
+  })
