@@ -1,10 +1,12 @@
 package vividcrown.core.season;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import vividcrown.core.odds.Rate;
@@ -35,14 +37,14 @@ final class RunningShares {
         Yield yield = Yield.ofBatch(0, List.<Rate>of());
         List<Share> taken = new ArrayList<>();
         for (RunningBatch batch : batches) {
-            boolean fits = supply.canBeHadOn(batch, group.product(), group.until())
-                    && (group.line().isEmpty() || group.line().equals(batch.line()));
+            boolean ofLine = group.line().isEmpty() || group.line().equals(batch.line());
+            Optional<LocalDate> day = supply.handOver(batch, group);
             int there = left.getOrDefault(batch.id(), 0);
-            if (!fits || there == 0 || yield.atLeast(group.count()) >= group.assurance()) {
+            if (!ofLine || day.isEmpty() || there == 0 || yield.atLeast(group.count()) >= group.assurance()) {
                 continue;
             }
-            int alive = smallest(yield, batch, there, group, supply);
-            yield = yield.plus(supply.ofRunning(batch, alive, group.product(), group.until()));
+            int alive = smallest(yield, batch, there, group, supply, day.get());
+            yield = yield.plus(supply.ofRunning(batch, alive, group.product(), day.get()));
             taken.add(new Share(batch, alive));
             left.merge(batch.id(), -alive, Integer::sum);
         }
@@ -51,12 +53,13 @@ final class RunningShares {
     }
 
     /** As many as are needed, or all. */
-    private static int smallest(Yield before, RunningBatch batch, int there, PromiseGroup group, Supply supply) {
+    private static int smallest(Yield before, RunningBatch batch, int there, PromiseGroup group, Supply supply,
+            LocalDate day) {
         int tooFew = 0;
         int enough = there;
         while (enough - tooFew > 1) {
             int middle = (tooFew + enough) / 2;
-            Yield with = before.plus(supply.ofRunning(batch, middle, group.product(), group.until()));
+            Yield with = before.plus(supply.ofRunning(batch, middle, group.product(), day));
             if (with.atLeast(group.count()) >= group.assurance()) {
                 enough = middle;
             } else {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.odds.LateOdds;
@@ -119,12 +120,20 @@ final class Supply {
         return (int) Math.ceil(cups * share - 1e-9);
     }
 
-    /** What is running already and can be handed over on that day: cells and virgins keep for days only, queens for long. */
-    boolean canBeHadOn(RunningBatch batch, Product product, LocalDate delivery) {
-        long days = ChronoUnit.DAYS.between(batch.graftDay(), delivery);
-        boolean tooFarOn = batch.passed().size() > product.losses().size();
-        boolean keeps = SupplyBand.Kind.of(product) == SupplyBand.Kind.QUEENS || days <= longest(product);
-        return !tooFarOn && days >= soonest(product) && keeps;
+    /**
+     * The day in the group's time on which what is running can be handed over, the latest that is; empty if there is none.
+     * Ripe cells go on the day they are ripe, virgins within days, queens keep for long.
+     */
+    Optional<LocalDate> handOver(RunningBatch batch, PromiseGroup group) {
+        Product product = group.product();
+        if (batch.passed().size() > product.losses().size()) {
+            return Optional.empty();
+        }
+        LocalDate soonest = batch.graftDay().plusDays(soonest(product));
+        boolean keeps = SupplyBand.Kind.of(product) == SupplyBand.Kind.QUEENS;
+        LocalDate latest = keeps ? group.until() : batch.graftDay().plusDays(longest(product));
+        LocalDate day = latest.isBefore(group.until()) ? latest : group.until();
+        return day.isBefore(soonest) || day.isBefore(group.from()) ? Optional.empty() : Optional.of(day);
     }
 
     Yield ofRunning(RunningBatch batch, int alive, Product product, LocalDate delivery) {

@@ -10,8 +10,10 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
 
@@ -82,6 +84,36 @@ class AfterThePlanTest {
         assertThat(end.middle()).isBetween(26, 60);
         assertThat(end.high()).isGreaterThan(end.middle());
         assertThat(bands.get(1).days().getFirst().high()).isZero();
+    }
+
+    @Test
+    void too_many_nucs_too_many_hours_and_days_off_are_named() {
+        PlannedBatch a = batchFor("A");
+        SeasonBrief tight = Seasons.brief(DEMANDS, List.of(builder("B 1", 45), builder("B 2", 45)), 12,
+                new Crew(1, Set.of(a.day().getDayOfWeek()), Set.of(a.day().plusDays(11))));
+        String breaks = PlanCheck.of(tight, plan.batches()).breaks().toString();
+        assertThat(breaks).contains("nucs would be taken, but there are 12").contains("is a day off")
+                .contains("hours; there are 1");
+        String past = PlanCheck.of(BRIEF, with(a, moved(a, day(-3)))).breaks().toString();
+        assertThat(past).contains("lies in the past").contains("does not fit A");
+        String ripe = PlanCheck.of(Seasons.brief(DEMANDS, List.of(builder("B 1", 45), builder("B 2", 45)), 100,
+                new Crew(16, Set.of(), Set.of(a.day().plusDays(10)))), plan.batches()).breaks()
+                .toString();
+        assertThat(ripe).contains("are ripe on");
+    }
+
+    @Test
+    void queens_on_their_way_are_in_the_band_and_cells_only_where_they_are_set_aside() {
+        RunningBatch virgins = new RunningBatch("26-01", Optional.of("dark"), day(-15), 20,
+                List.of(LossStep.TAKE, LossStep.SOUND,
+                        LossStep.EMERGENCE));
+        SeasonBrief brief = Seasons.brief(DEMANDS, List.of(builder("B 1", 45)), 100, Crew.EVERY_DAY, List.of(virgins),
+                List.of(), List.of());
+        List<SupplyBand> bands = SupplyBand.of(brief, List.of());
+        assertThat(bands.get(0).kind()).isEqualTo(SupplyBand.Kind.CELLS);
+        assertThat(bands.get(0).days().getLast().high()).isZero();
+        assertThat(bands.get(1).days().getLast().middle()).isBetween(10, 20);
+        assertThat(bands.get(1).days().getFirst().middle()).isZero();
     }
 
     @Test

@@ -148,7 +148,7 @@ class SeasonPlannerTest {
     void cells_on_their_bars_serve_only_the_days_on_which_they_are_ripe() {
         RunningBatch cells = new RunningBatch("26-05", Optional.of("dark"), day(-9), 38, List.of(LossStep.TAKE));
         for (int late : new int[]{0, 6}) {
-            SeasonPlan plan = plan(Seasons.brief(List.of(order("A", Product.RIPE_CELLS, 15, 1 + late, 1 + late)), TWO,
+            SeasonPlan plan = plan(Seasons.brief(List.of(order("A", Product.RIPE_CELLS, 15, 1 + late, 3 + late)), TWO,
                     100, Crew.EVERY_DAY, List.of(cells), List.of(), List.of()));
             assertThat(only(plan).state() == Promise.State.HOLDS).isEqualTo(late == 0);
         }

@@ -2,6 +2,8 @@ package vividcrown.server.season;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -98,25 +100,89 @@ class SeasonTest {
                 graft -> assertThat(graft.path("grafted").asBoolean()).isFalse());
     }
 
-    @Test
-    void a_planned_graft_comes_on_the_round_and_a_bad_take_lowers_its_promise() {
+    private void plansAndAdopts() {
         JsonNode done = ends(begins(Map.of("seconds", 3)));
         owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt", Map.of());
-        JsonNode line = season().path("planned").get(0);
-        String day = line.path("batch").path("day").asString();
-        for (int step = 0; step < 40 && !owner.get("/api/v1/round").json().path("day").asString().equals(day); step++) {
+    }
+
+    private void stepsTo(String day) {
+        for (int step = 0; step < 60 && !owner.get("/api/v1/round").json().path("day").asString().equals(day); step++) {
             owner.post("/api/v1/demo/step", Map.of());
         }
+    }
+
+    @Test
+    void a_planned_graft_comes_on_the_round_and_a_bad_take_lowers_its_promise() {
+        plansAndAdopts();
+        JsonNode line = null;
+        for (JsonNode one : season().path("planned")) {
+            if (one.path("batch").path("shares").size() == 1) {
+                line = one;
+            }
+        }
+        assertThat(line).as("a graft for one order alone").isNotNull();
+        String graft = line.path("graft").asString();
+        String day = line.path("batch").path("day").asString();
+        String demand = line.path("batch").path("shares").get(0).path("demand").asString();
+        stepsTo(day);
         List<String> jobs = new ArrayList<>();
         owner.get("/api/v1/round").json().path("yards").forEach(yard -> yard.path("stops").forEach(stop -> jobs
                 .add(stop.path("job").asString() + " " + stop.path("subject").asString())));
-        assertThat(jobs).contains("GRAFT " + line.path("graft").asString());
+        assertThat(jobs).contains("GRAFT " + graft);
+        owner.post("/api/v1/grafts/" + graft + "/done", Map.of("graftedAt", day + "T08:00:00+02:00"));
+        double before = chances(season()).get(demand);
+        owner.post("/api/v1/demo/step", Map.of());
+        List<Map<String, Object>> counted = new ArrayList<>();
+        String next = LocalDate.parse(day).plusDays(1) + "T09:00:00+02:00";
+        int cup = 0;
+        for (JsonNode one : owner.get("/api/v1/grafts/" + graft).json().path("cups")) {
+            counted.add(Map.of("id", UUID.randomUUID(), "happenedAt", next, "subjectKind", "QUEEN", "subjectId",
+                    one.path("id").asString(), "kind", cup++ % 3 == 0 ? "TOOK" : "DID_NOT_TAKE"));
+        }
+        Client.Answer take = owner.record(counted, false);
+        assertThat(take.status()).as(take.text()).isEqualTo(200);
+        assertThat(chances(season()).get(demand)).isLessThan(before - 0.1);
+    }
+
+    @Test
+    void hours_and_days_off_of_the_settings_hold_for_the_plan() {
+        JsonNode settings = owner.get("/api/v1/settings").json().path("settings");
+        Map<String, Object> changed = new HashMap<>();
+        settings.propertyStream().forEach(one -> changed.put(one.getKey(), one.getValue()));
+        changed.put("season", Map.of("hoursADay", 9, "daysOff", List.of("WEDNESDAY", "SATURDAY"), "cages", 20,
+                "assurance", 0.8));
+        assertThat(owner.put("/api/v1/settings", changed).status()).isEqualTo(200);
+        JsonNode plan = ends(begins(Map.of("seconds", 3))).path("plan");
+        plan.path("batches").forEach(batch -> {
+            LocalDate day = LocalDate.parse(batch.path("day").asString());
+            if (!batch.path("locked").asBoolean()) {
+                assertThat(List.of(day.getDayOfWeek(), day.plusDays(10).getDayOfWeek()))
+                        .doesNotContain(DayOfWeek.WEDNESDAY, DayOfWeek.SATURDAY);
+            }
+        });
+        assertThat(plan.path("promises").get(0).path("assurance").asDouble()).isEqualTo(0.8);
+    }
+
+    @Test
+    void spares_are_a_share_of_the_queens_that_others_ask_for() {
+        int before = wanted("Q26-07");
+        owner.put("/api/v1/orders/" + UUID.randomUUID(), Map.of("customer", "Fell Side", "ownNeed", false, "product",
+                "MATED_QUEENS", "count", 50, "from", "2026-07-20", "until", "2026-07-25", "priority", 2));
+        assertThat(wanted("Q26-07")).isEqualTo(before + 5);
+    }
+
+    private int wanted(String demand) {
+        for (JsonNode one : season().path("standings")) {
+            if (one.path("demand").asString().equals(demand)) {
+                return one.path("count").asInt();
+            }
+        }
+        throw new AssertionError("no demand " + demand);
     }
 
     @Test
     void asked_again_at_once_the_plan_stays_as_it_is() {
-        JsonNode first = ends(begins(Map.of("seconds", 4)));
-        owner.post("/api/v1/season/searches/" + first.path("id").asString() + "/adopt", Map.of());
+        plansAndAdopts();
         JsonNode again = ends(begins(Map.of("seconds", 4)));
         // bars are filled evenly, so a graft may have a cup or two more than was reckoned; the days stay
         again.path("plan").path("changes").forEach(
@@ -125,8 +191,7 @@ class SeasonTest {
 
     @Test
     void a_graft_dragged_to_another_day_is_checked_before_and_stays_fixed_after() {
-        JsonNode done = ends(begins(Map.of("seconds", 3)));
-        owner.post("/api/v1/season/searches/" + done.path("id").asString() + "/adopt", Map.of());
+        plansAndAdopts();
         JsonNode season = season();
         List<Map<String, Object>> moved = new ArrayList<>();
         JsonNode last = season.path("planned").get(season.path("planned").size() - 1);
@@ -142,7 +207,7 @@ class SeasonTest {
         assertThat(check.path("breaks")).isNotEmpty();
         assertThat(chances(season())).as("nothing is kept").isEqualTo(chances(season));
         String day = last.path("batch").path("day").asString();
-        String later = java.time.LocalDate.parse(day).plusDays(1).toString();
+        String later = LocalDate.parse(day).plusDays(1).toString();
         Client.Answer move = owner.post("/api/v1/season/grafts/" + last.path("graft").asString() + "/move",
                 Map.of("day", later));
         assertThat(move.status()).as(move.text()).isEqualTo(204);
