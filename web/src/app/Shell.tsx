@@ -18,7 +18,7 @@ const PLACES: readonly { to: string; key: string; short: string; desk?: true }[]
   { to: '/yards', key: 'yards', short: 'y' },
   { to: '/colonies', key: 'colonies', short: 'c' },
   { to: '/queens', key: 'queens', short: 'q' },
-  { to: '/files', key: 'files', short: 'f', desk: true },
+  { to: '/files', key: 'files', short: 'f' },
 ]
 
 export function Shell() {
@@ -114,6 +114,11 @@ function TopLine({ find }: { find: React.RefObject<HTMLInputElement | null> }) {
         </span>
       )}
       <span className="md:hidden">
+        {PLACES.filter((place) => place.desk).map((place) => (
+          <NavLink key={place.to} className="mr-3 inline-block min-h-8 underline" to={place.to}>
+            {t(`nav.${place.key}`)}
+          </NavLink>
+        ))}
         <SignedIn />
       </span>
       <form

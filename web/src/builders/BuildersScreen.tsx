@@ -1,14 +1,12 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { v7 as uuidv7 } from 'uuid'
-import { answered, api } from '../api/client'
-import type { BuilderSetUp, BuilderView, SeasonPage } from '../api/types'
+import type { BuilderView, SeasonPage } from '../api/types'
 import { buildersQuery } from '../grafts/queries'
 import { seasonQuery } from '../season/queries'
 import { sayDay, saySpan } from '../time/days'
-import { Answer, Findings, Page } from '../ui/Page'
-import { yardsQuery } from '../yards/queries'
+import { Answer, Page } from '../ui/Page'
+import { BuilderForm } from './BuilderForm'
 import { LoadsChart } from './LoadsChart'
 
 type Sheet = SeasonPage['builders'][number]
@@ -111,134 +109,5 @@ function Row({ builder, sheet }: { builder: BuilderView; sheet: Sheet | undefine
         </p>
       )}
     </li>
-  )
-}
-
-const SCHOOLS: BuilderView['school'][] = [
-  'STARTER_THEN_FINISHER',
-  'STARTER_FINISHER',
-  'QUEENRIGHT_EXCLUDER',
-]
-
-function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone: () => void }) {
-  const { t } = useTranslation()
-  const client = useQueryClient()
-  const yards = useQuery(yardsQuery)
-  const [id] = useState(() => builder?.id ?? uuidv7())
-  const [draft, setDraft] = useState<BuilderSetUp>({
-    yard: builder?.yardId ?? '',
-    code: builder?.code ?? '',
-    position: builder?.position ?? 1,
-    school: builder?.school ?? 'STARTER_THEN_FINISHER',
-    load: builder?.load ?? 20,
-  })
-  const save = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT('/api/v1/builders/{id}', {
-          params: { path: { id } },
-          body: { ...draft, yard: draft.yard || (yards.data?.[0]?.id ?? '') },
-        }),
-      ),
-    onSuccess: async () => {
-      await client.invalidateQueries()
-      onDone()
-    },
-  })
-  return (
-    <form
-      className="my-3 grid max-w-3xl gap-x-6 gap-y-3 border-y border-ink py-3 sm:grid-cols-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save.mutate()
-      }}
-    >
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.code')}</span>
-        <input
-          className="field"
-          required
-          value={draft.code}
-          onChange={(event) => setDraft({ ...draft, code: event.target.value })}
-        />
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.yard')}</span>
-        <select
-          className="field"
-          value={draft.yard}
-          onChange={(event) => setDraft({ ...draft, yard: event.target.value })}
-        >
-          {yards.data?.map((yard) => (
-            <option key={yard.id} value={yard.id}>
-              {yard.name}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.position')}</span>
-        <input
-          className="field"
-          type="number"
-          min={1}
-          value={draft.position}
-          onChange={(event) => setDraft({ ...draft, position: Number(event.target.value) })}
-        />
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.school')}</span>
-        <select
-          className="field"
-          value={draft.school}
-          onChange={(event) =>
-            setDraft({ ...draft, school: event.target.value as BuilderView['school'] })
-          }
-        >
-          {SCHOOLS.map((school) => (
-            <option key={school} value={school}>
-              {t(`builders.schools.${school}`)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.load')}</span>
-        <input
-          className="field"
-          type="number"
-          min={1}
-          max={45}
-          value={draft.load ?? ''}
-          onChange={(event) => {
-            const load = event.target.value === '' ? undefined : Number(event.target.value)
-            setDraft({ ...draft, load, framesOfBees: undefined })
-          }}
-        />
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('builders.frames')}</span>
-        <input
-          className="field"
-          type="number"
-          min={0}
-          max={40}
-          step={0.5}
-          value={draft.framesOfBees ?? ''}
-          onChange={(event) => {
-            const frames = event.target.value === '' ? undefined : Number(event.target.value)
-            setDraft({ ...draft, framesOfBees: frames, load: undefined })
-          }}
-        />
-      </label>
-      <p className="sm:col-span-3">
-        <button className="act act-main" disabled={save.isPending}>
-          {t('builders.save')}
-        </button>
-      </p>
-      <div className="sm:col-span-3">
-        <Findings error={save.error} />
-      </div>
-    </form>
   )
 }

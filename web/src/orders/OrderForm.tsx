@@ -1,5 +1,5 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import { answered, api } from '../api/client'
@@ -7,6 +7,7 @@ import type { OrderLine, OrderTaken } from '../api/types'
 import { useDraft } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { addDays } from '../time/days'
+import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { Findings } from '../ui/Page'
 
 const PRODUCTS: OrderTaken['product'][] = [
@@ -44,7 +45,6 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
       onDone()
     },
   })
-  const number = (text: string) => (text === '' ? undefined : Number(text))
   return (
     <form
       className="mb-4 grid max-w-3xl gap-x-6 gap-y-3 border-y-2 border-ink py-4 sm:grid-cols-3"
@@ -53,14 +53,13 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
         save.mutate()
       }}
     >
-      <Labelled name={t('order.customer')} wide>
-        <input
-          className="field"
-          required
-          value={draft.customer}
-          onChange={(event) => set({ customer: event.target.value })}
-        />
-      </Labelled>
+      <TextField
+        name={t('order.customer')}
+        wide
+        required
+        value={draft.customer}
+        onChange={(customer) => set({ customer })}
+      />
       <label className="flex min-h-11 items-center gap-3 self-end">
         <input
           type="checkbox"
@@ -70,111 +69,79 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
         />
         {t('order.ownNeedHow')}
       </label>
-      <Labelled name={t('order.count')}>
-        <input
-          className="field"
-          type="number"
-          min={1}
-          max={300}
-          required
-          value={draft.count}
-          onChange={(event) => set({ count: Number(event.target.value) })}
-        />
-      </Labelled>
-      <Labelled name={t('order.kind')}>
-        <select
-          className="field"
-          value={draft.product}
-          onChange={(event) => set({ product: event.target.value as OrderTaken['product'] })}
-        >
-          {PRODUCTS.map((product) => (
-            <option key={product} value={product}>
-              {t(`order.product.${product}`)}
-            </option>
-          ))}
-        </select>
-      </Labelled>
-      <Labelled name={t('order.line')}>
-        <input
-          className="field"
-          value={draft.line ?? ''}
-          onChange={(event) => set({ line: event.target.value || undefined })}
-        />
-      </Labelled>
-      <Labelled name={t('order.from')}>
-        <input
-          className="field"
-          type="date"
-          required
-          value={draft.from}
-          onChange={(event) => set({ from: event.target.value })}
-        />
-      </Labelled>
-      <Labelled name={t('order.until')}>
-        <input
-          className="field"
-          type="date"
-          required
-          value={draft.until}
-          onChange={(event) => set({ until: event.target.value })}
-        />
-      </Labelled>
-      <Labelled name={t('order.priority')}>
-        <select
-          className="field"
-          value={draft.priority}
-          onChange={(event) => set({ priority: Number(event.target.value) })}
-        >
-          {[1, 2, 3].map((one) => (
-            <option key={one} value={one}>
-              {t(`order.priorities.${one}`)}
-            </option>
-          ))}
-        </select>
-      </Labelled>
+      <NumberField
+        name={t('order.count')}
+        required
+        min={1}
+        max={300}
+        value={draft.count}
+        onChange={(count) => set({ count: count ?? 0 })}
+      />
+      <ChoiceField
+        name={t('order.kind')}
+        value={draft.product}
+        choices={PRODUCTS}
+        say={(product) => t(`order.product.${product}`)}
+        onChange={(product) => set({ product })}
+      />
+      <TextField
+        name={t('order.line')}
+        value={draft.line ?? ''}
+        onChange={(line) => set({ line: line || undefined })}
+      />
+      <TextField
+        name={t('order.from')}
+        type="date"
+        required
+        value={draft.from}
+        onChange={(from) => set({ from })}
+      />
+      <TextField
+        name={t('order.until')}
+        type="date"
+        required
+        value={draft.until}
+        onChange={(until) => set({ until })}
+      />
+      <ChoiceField
+        name={t('order.priority')}
+        value={draft.priority}
+        choices={[1, 2, 3]}
+        say={(one) => t(`order.priorities.${one}`)}
+        onChange={(priority) => set({ priority })}
+      />
       {draft.ownNeed && (
-        <Labelled name={t('order.sharePercent')}>
-          <input
-            className="field"
-            type="number"
-            min={1}
-            max={100}
-            value={draft.sharePercent ?? ''}
-            onChange={(event) => set({ sharePercent: number(event.target.value) })}
-          />
-        </Labelled>
+        <NumberField
+          name={t('order.sharePercent')}
+          min={1}
+          max={100}
+          value={draft.sharePercent}
+          onChange={(sharePercent) => set({ sharePercent })}
+        />
       )}
-      <Labelled name={t('order.assurance')}>
-        <input
-          className="field"
-          type="number"
-          min={50}
-          max={99}
-          placeholder={t('order.assuranceUsual')}
-          value={draft.assurance === undefined ? '' : Math.round(draft.assurance * 100)}
-          onChange={(event) => {
-            const percent = number(event.target.value)
-            set({ assurance: percent === undefined ? undefined : percent / 100 })
-          }}
-        />
-      </Labelled>
-      <Labelled name={t('order.deposit')}>
-        <input
-          className="field"
-          type="number"
-          min={0}
-          step="0.01"
-          value={draft.deposit ?? ''}
-          onChange={(event) => set({ deposit: number(event.target.value) })}
-        />
-      </Labelled>
-      <Labelled name={t('order.note')} wide>
-        <input
-          className="field"
-          value={draft.note ?? ''}
-          onChange={(event) => set({ note: event.target.value || undefined })}
-        />
-      </Labelled>
+      <NumberField
+        name={t('order.assurance')}
+        min={50}
+        max={99}
+        placeholder={t('order.assuranceUsual')}
+        value={draft.assurance === undefined ? undefined : Math.round(draft.assurance * 100)}
+        onChange={(percent) =>
+          set({ assurance: percent === undefined ? undefined : percent / 100 })
+        }
+      />
+      <NumberField
+        name={t('order.deposit')}
+        min={0}
+        step={0.01}
+        value={draft.deposit}
+        onChange={(deposit) => set({ deposit })}
+      />
+      <TextField
+        name={t('order.note')}
+        wide
+        value={draft.note ?? ''}
+        onChange={(note) => set({ note: note || undefined })}
+      />
       <p className="flex gap-3 sm:col-span-3">
         <button className="act act-main" disabled={save.isPending}>
           {t('order.save')}
@@ -194,14 +161,5 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
         <Findings error={save.error} />
       </div>
     </form>
-  )
-}
-
-function Labelled({ name, wide, children }: { name: string; wide?: boolean; children: ReactNode }) {
-  return (
-    <label className={wide ? 'sm:col-span-2' : ''}>
-      <span className="block text-sm text-ink-2">{name}</span>
-      {children}
-    </label>
   )
 }

@@ -52,7 +52,9 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
           {order.ownNeed && <span className="text-ink-2"> · {t('order.ownNeed')}</span>}
         </span>
         <span>
-          {t(`order.what.${order.product}`, { count: order.count })}
+          {order.sharePercent
+            ? t('order.share', { percent: order.sharePercent })
+            : t(`order.what.${order.product}`, { count: order.count })}
           {order.line && `, ${order.line}`}
         </span>
         <span className="whitespace-nowrap">

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import type { SeasonPage, Standing } from '../api/types'
 import { sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { Reasons } from '../ui/Reasons'
 import { BandChart } from './BandChart'
 import { holding, percent } from './planned'
 import { PlannedThreads } from './PlannedThreads'
@@ -71,7 +72,7 @@ function Season({ page }: { page: SeasonPage }) {
       <Searches assurance={page.assurance} />
       <Drones drones={page.drones} />
       <ShoppingList shopping={page.shopping} />
-      <RatesTable rates={page.rates} />
+      <RatesTable rates={page.rates} weakest={page.weakest} />
     </>
   )
 }
@@ -116,6 +117,7 @@ function Standings({ standings }: { standings: Standing[] }) {
                   chance: percent(one.chance),
                   wanted: percent(one.assurance),
                 })}
+                {one.reasons.length > 0 && <Reasons reasons={one.reasons} />}
               </td>
             </tr>
           ))}

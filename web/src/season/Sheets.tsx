@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next'
-import type { SeasonPage, StepRates } from '../api/types'
+import type { Reason, SeasonPage, StepRates } from '../api/types'
 import { sayDay, saySpan, shortDay } from '../time/days'
 import { percent } from './planned'
 
@@ -78,13 +78,21 @@ const scaled = (what: string, count: number): number =>
   what.endsWith('_DECILITRES') ? count / 10 : what.endsWith('_GRAMS') ? count / 1000 : count
 
 /** What the odds rest on: each step's share, by whatever tells batches apart. */
-export function RatesTable({ rates }: { rates: StepRates[] }) {
+export function RatesTable({ rates, weakest }: { rates: StepRates[]; weakest: Reason[] }) {
   const { t } = useTranslation()
   return (
     <section aria-labelledby="odds" className="mt-8">
       <h2 id="odds" className="text-xl">
         {t('season.rates')}
       </h2>
+      <p>
+        {t('season.forty', {
+          how: weakest
+            .slice(-2)
+            .map((one) => one.text)
+            .join(' '),
+        })}
+      </p>
       <p className="text-sm text-ink-2">{t('season.ratesHow')}</p>
       <ul className="mt-1 border-t-2 border-ink">
         {rates.map((rate) => (

@@ -1,5 +1,6 @@
 import { useTranslation } from 'react-i18next'
 import type { SettingsPage } from '../api/types'
+import { NumberField } from '../ui/Fields'
 
 type Hands = SettingsPage['hands']
 type Weekday = Hands['daysOff'][number]
@@ -23,21 +24,6 @@ export function SeasonHands({
   onChange: (next: Hands) => void
 }) {
   const { t } = useTranslation()
-  const number = (key: 'hoursADay' | 'cages', max: number) => (
-    <label>
-      <span className="block text-sm text-ink-2">{t(`settings.${key}`)}</span>
-      <input
-        className="field"
-        type="number"
-        min={0}
-        max={max}
-        step={key === 'hoursADay' ? 0.5 : 1}
-        required
-        value={hands[key]}
-        onChange={(event) => onChange({ ...hands, [key]: Number(event.target.value) })}
-      />
-    </label>
-  )
   return (
     <section aria-labelledby="season-hands" className="mt-6">
       <h2 id="season-hands" className="text-xl">
@@ -45,22 +31,31 @@ export function SeasonHands({
       </h2>
       <p className="mt-1 text-ink-2">{t('settings.seasonHow')}</p>
       <div className="mt-2 grid gap-3 sm:grid-cols-3">
-        {number('hoursADay', 400)}
-        {number('cages', 10_000)}
-        <label>
-          <span className="block text-sm text-ink-2">{t('settings.assuranceUsual')}</span>
-          <input
-            className="field"
-            type="number"
-            min={50}
-            max={99}
-            required
-            value={Math.round(hands.assurance * 100)}
-            onChange={(event) =>
-              onChange({ ...hands, assurance: Number(event.target.value) / 100 })
-            }
-          />
-        </label>
+        <NumberField
+          name={t('settings.hoursADay')}
+          required
+          min={0.5}
+          max={400}
+          step={0.5}
+          value={hands.hoursADay}
+          onChange={(hours) => onChange({ ...hands, hoursADay: hours ?? 0.5 })}
+        />
+        <NumberField
+          name={t('settings.cages')}
+          required
+          min={0}
+          max={10_000}
+          value={hands.cages}
+          onChange={(cages) => onChange({ ...hands, cages: cages ?? 0 })}
+        />
+        <NumberField
+          name={t('settings.assuranceUsual')}
+          required
+          min={50}
+          max={99}
+          value={Math.round(hands.assurance * 100)}
+          onChange={(percent) => onChange({ ...hands, assurance: (percent ?? 50) / 100 })}
+        />
       </div>
       <fieldset className="mt-3 flex flex-wrap gap-x-5 gap-y-1">
         <legend className="text-sm text-ink-2">{t('settings.daysOff')}</legend>

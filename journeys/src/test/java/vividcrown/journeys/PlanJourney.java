@@ -58,7 +58,7 @@ class PlanJourney {
     void a_promise_without_grafts_holds_once_the_plan_is_taken() {
         owner.opens("/season");
         Locator scree = page.locator("[data-demand='Q26-05']");
-        assertThat(scree).containsText("nothing grafted for it yet");
+        assertThat(scree).containsText("not as things stand");
         findsAPlan();
         owner.button("Take this plan").click();
         assertThat(page.getByText(Pattern.compile("grafts planned, "))).isVisible();

@@ -11,6 +11,7 @@ import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import vividcrown.core.rearing.BuilderRhythm;
+import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 
 /**
@@ -18,12 +19,14 @@ import vividcrown.core.reason.Sentence;
  * what breaks.
  *
  * @param chances chance of each demand's whole number, by its id
+ * @param reasons what each demand's odds rest on, by its id
  * @param breaks what cannot be done, or will not be ready; empty if nothing
  */
-public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
+public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> reasons, List<Sentence> breaks) {
 
     public PlanCheck {
         chances = Map.copyOf(chances);
+        reasons = Map.copyOf(reasons);
         breaks = List.copyOf(breaks);
     }
 
@@ -38,6 +41,7 @@ public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
         private final Supply supply;
         private final Map<String, Demand> demands;
         private final List<Sentence> breaks = new ArrayList<>();
+        private final Map<String, List<Reason>> reasons = new HashMap<>();
 
         Checking(SeasonBrief brief, List<PlannedBatch> batches) {
             this.brief = brief;
@@ -50,7 +54,8 @@ public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
             days();
             builders();
             nucsAndHours();
-            return new PlanCheck(chances(), breaks);
+            Map<String, Double> chances = chances();
+            return new PlanCheck(chances, reasons, breaks);
         }
 
         private void days() {
@@ -129,6 +134,8 @@ public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
             RunningShares running = new RunningShares(brief, groups, supply);
             for (PromiseGroup group : groups) {
                 Yield yield = running.of(group);
+                List<Reason> because = new ArrayList<>();
+                running.shares(group).forEach(share -> because.add(SeasonPlanner.becauseOf(share)));
                 Map<String, Integer> cups = new TreeMap<>();
                 for (PlannedBatch batch : batches) {
                     for (PlannedBatch.Share share : batch.shares()) {
@@ -142,6 +149,7 @@ public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
                     LocalDate delivery = group.product() == Product.RIPE_CELLS
                             ? graft.plusDays(brief.ripeAfter())
                             : LocalDate.parse(one.getKey().substring(11));
+                    because.addAll(SeasonPlanner.becauseOf(supply, group.product(), graft, one.getValue()));
                     yield = yield.plus(inTime(group, graft, delivery)
                             ? supply.yield(group.product(), graft, delivery, one.getValue())
                             : Yield.ofBatch(0, List.of()));
@@ -150,6 +158,7 @@ public record PlanCheck(Map<String, Double> chances, List<Sentence> breaks) {
                 for (Demand demand : group.demands()) {
                     upToHere += demand.count();
                     chances.put(demand.id(), yield.atLeast(upToHere));
+                    reasons.put(demand.id(), List.copyOf(because));
                 }
             }
             return chances;

@@ -179,12 +179,7 @@ public final class SeasonPlanner {
                     ? graft.day().plusDays(brief.ripeAfter())
                     : taken.delivery();
             yield = yield.plus(supply.yield(group.product(), graft.day(), had, graft.cups()));
-            reasons.add(Reason.of(Source.derived("the smallest number that does, by the exact distribution"),
-                    "plan.graft", graft.cups(), graft.day()));
-            if (group.product().losses().size() > 3) {
-                reasons.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"),
-                        "plan.weather", Math.round(supply.matingWeather(graft.day()) * 100) + " %"));
-            }
+            reasons.addAll(becauseOf(supply, group.product(), graft.day(), graft.cups()));
         }
         if (group.demands().size() > 1) {
             reasons.add(Reason.of(Source.derived("one distribution for all of them"), "plan.together",
@@ -196,6 +191,22 @@ public final class SeasonPlanner {
         }
         return new Promise(demand, state, yield.atLeast(upToHere), Optional.of(taken.delivery()), taken.daysLate(),
                 taken.cups(), reasons);
+    }
+
+    static Reason becauseOf(RunningShares.Share share) {
+        return Reason.of(Source.derived("what is on its way, by its own losses"), "plan.running", share.alive(),
+                share.batch().id());
+    }
+
+    static List<Reason> becauseOf(Supply supply, Product product, LocalDate graft, int cups) {
+        List<Reason> because = new ArrayList<>();
+        because.add(Reason.of(Source.derived("the smallest number that does, by the exact distribution"), "plan.graft",
+                cups, graft));
+        if (product.losses().size() > 3) {
+            because.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.weather",
+                    Math.round(supply.matingWeather(graft) * 100) + " %"));
+        }
+        return because;
     }
 
     /** Why it does not hold: no day left, no mother, or what would make it hold. */

@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneSheet;
+import vividcrown.core.season.GraftsNeeded;
 import vividcrown.core.season.PlanCheck;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.Product;
@@ -37,6 +38,7 @@ import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.wire.ReasonView;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -47,6 +49,7 @@ class SeasonController {
 
     /** Below the assurance wanted by more than this, a promise is called at risk. */
     private static final double SLACK = 0.02;
+    private static final int EXAMPLE_QUEENS = 40;
 
     /**
      * A demand as it stands today.
@@ -55,10 +58,11 @@ class SeasonController {
      * @param customer for whom, or what for
      * @param chance of the whole number on the day, with what is on its way and what is planned
      * @param state firm, at risk, or without any hope as things stand
+     * @param reasons what is on its way and planned for it
      */
     record Standing(UUID order, String demand, String customer, boolean ownNeed, Product product, int count,
             LocalDate from, LocalDate until, @Nullable String line, int priority, double assurance, double chance,
-            Promise.State state) {
+            Promise.State state, List<ReasonView> reasons) {
     }
 
     /** @param graft the planned graft, so that it can be fixed or opened */
@@ -68,11 +72,13 @@ class SeasonController {
     /**
      * @param breaks what cannot be done as it is planned
      * @param rates what the odds rest on
+     * @param weakest for {@link #EXAMPLE_QUEENS} queens from three grafts: what comes through, and which step one would better
+     *        first
      */
     record SeasonPage(LocalDate today, LocalDate until, List<Standing> standings, List<PlannedLine> planned,
             List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderSheetView> builders,
             List<SeasonPlanView.DroneSheetView> drones, SeasonPlanView.ShoppingView shopping,
-            List<RatePools.StepRates> rates, double assurance, int nucs, int nucsTaken) {
+            List<RatePools.StepRates> rates, List<ReasonView> weakest, double assurance, int nucs, int nucsTaken) {
     }
 
     record Search(SeasonBriefs.@Nullable WhatIf whatIf, @Nullable Double seconds) {
@@ -119,7 +125,7 @@ class SeasonController {
                             demand.product(),
                             demand.count(), demand.from(), demand.until(), demand.line().orElse(null),
                             demand.priority(),
-                            demand.assurance(), chance, state));
+                            demand.assurance(), chance, state, ReasonView.of(check.reasons().get(demand.id()))));
             promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
         }
         SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0,
@@ -130,8 +136,14 @@ class SeasonController {
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
                 SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)), rates.table(station(), brief.today()),
+                weakest(brief),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
                 brief.busyNucs().on(brief.today()));
+    }
+
+    private static List<ReasonView> weakest(SeasonBrief brief) {
+        return ReasonView.of(GraftsNeeded.forDemand(Product.MATED_QUEENS, EXAMPLE_QUEENS, 0.9, 3,
+                brief.rates().overall()).reasons());
     }
 
     private WeatherStation station() {

@@ -12,7 +12,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -244,5 +246,19 @@ class SeasonTest {
         assertThat(crew.post("/api/v1/season/searches/" + id + "/adopt", Map.of()).status()).isEqualTo(403);
         Client stranger = application.signedIn(application.demo().ownerEmail());
         assertThat(stranger.get("/api/v1/season/searches/" + id).status()).isEqualTo(404);
+    }
+
+    @Test
+    void a_search_whose_server_was_killed_says_so() {
+        UUID id = UUID.randomUUID();
+        JdbcClient database = application.context().getBean(JdbcClient.class);
+        CurrentOperation.in(demo.operation(), () -> database.sql("""
+                insert into season_search (id, operation_id, asked_by, state, stop, seen_at, plans, seconds)
+                values (?, ?, ?, 'RUNNING', false, now() - interval '5 minutes', 3, 2)""")
+                .params(id, demo.operation(), UUID.randomUUID()).update());
+        JsonNode progress = owner.get("/api/v1/season/searches/" + id).json();
+        assertThat(progress.path("state").asString()).isEqualTo("INTERRUPTED");
+        assertThat(progress.path("refusal").asString()).contains("Ask again");
+        assertThat(owner.post("/api/v1/season/searches/" + id + "/adopt", Map.of()).status()).isEqualTo(422);
     }
 }
