@@ -81,7 +81,7 @@ function SignedIn() {
   })
   return (
     <>
-      <span className="block">{session.name}</span>
+      <span className="hidden md:block">{session.name}</span>
       <NavLink className="mr-3 inline-block min-h-8 underline" to="/settings">
         {t('nav.settings')}
       </NavLink>

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { ColonyPage, SwarmPlan } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
+import { useSession } from '../session/queries'
 import { sayDay, saySpan } from '../time/days'
 
 const SCHOOLS = [
@@ -22,6 +23,11 @@ export function SwarmSteps({
 }) {
   const { t } = useTranslation()
   const { record } = useRecord()
+  const { today } = useSession()
+  const shut = plan.steps.find(
+    (step) =>
+      step.step === 'LEAVE_SHUT' && step.when.earliest <= today && today <= step.when.latest,
+  )
   // A step opens only when every gate before it was ticked: nothing is shaken before she is in hand.
   const open = (index: number) =>
     plan.steps.slice(0, index).every((step) => step.gate === 'NONE' || step.done)
@@ -67,6 +73,9 @@ export function SwarmSteps({
           </select>
         </label>
       </div>
+      {plan.begun && shut && (
+        <p className="mt-1 font-semibold">{t('swarm.shut', { day: sayDay(shut.when.latest) })}</p>
+      )}
       <ol className="mt-2 border-t-2 border-ink">
         {plan.steps.map((step, index) => (
           <li
@@ -87,7 +96,7 @@ export function SwarmSteps({
             <span>
               <strong>{step.text}</strong>
               {step.done && ` · ${t('swarm.doneOn', { day: sayDay(step.done) })}`}
-              {step.gate !== 'NONE' && (
+              {step.gate !== 'NONE' && !step.done && (
                 <span className="font-semibold text-crown"> · {t(`swarm.gate.${step.gate}`)}</span>
               )}
               <span className="block text-sm text-ink-2">

@@ -67,6 +67,6 @@ describe('a planned graft', () => {
 describe('promises', () => {
   it('are counted where they hold', () => {
     expect(holding([{ state: 'HOLDS' }, { state: 'AT_RISK' }, { state: 'HOLDS' }])).toBe(2)
-    expect(percent(0.914)).toBe('91 %')
+    expect(percent(0.914)).toBe('91\u00a0%')
   })
 })

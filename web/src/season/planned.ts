@@ -59,7 +59,7 @@ export const withMoved = (planned: PlannedLine[], graft: string, days: number): 
     return line.graft === graft ? { ...batch, day: addDays(batch.day, days) } : batch
   })
 
-export const percent = (chance: number): string => `${Math.round(chance * 100)} %`
+export const percent = (chance: number): string => `${Math.round(chance * 100)}\u00a0%`
 
 /** How many hold, of how many. */
 export const holding = (standings: Pick<Standing, 'state'>[]): number =>

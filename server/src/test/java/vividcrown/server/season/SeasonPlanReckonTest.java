@@ -2,6 +2,7 @@ package vividcrown.server.season;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -88,5 +89,84 @@ class SeasonPlanReckonTest {
         JsonNode answer = anybody.post("/api/v1/reckon/season-plan", few).json();
         assertThat(answer.path("promises").get(0).path("state").asString()).isNotEqualTo("HOLDS");
         assertThat(answer.path("waysOut").findValuesAsString("kind")).contains("NUCS");
+    }
+
+    private JsonNode plans(Map<String, Object> asked) {
+        Client.Answer answer = anybody.post("/api/v1/reckon/season-plan", asked);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        return answer.json();
+    }
+
+    @Test
+    void a_line_is_grafted_from_a_mother_of_that_line() {
+        Map<String, Object> asked = season();
+        asked.put("breeders", List.of(Map.of("id", "Runa", "line", "dark"), Map.of("id", "Tessa", "line", "grey")));
+        asked.put("demands", List.of(Map.of("id", "grey ones", "product", "VIRGINS", "count", 10, "until", "2026-06-12",
+                "line", "grey")));
+        JsonNode plan = plans(asked);
+        assertThat(plan.path("holds").asBoolean()).isTrue();
+        plan.path("batches").forEach(batch -> assertThat(batch.path("breeder").asString()).isEqualTo("Tessa"));
+    }
+
+    @Test
+    void what_is_on_its_way_and_nucs_that_are_taken_are_reckoned_with() {
+        Map<String, Object> asked = season();
+        asked.put("demands",
+                List.of(Map.of("id", "ten", "product", "MATED_QUEENS", "count", 10, "until", "2026-05-12")));
+        asked.put("running", List.of(Map.of("id", "26-01", "graftDay", "2026-04-10", "alive", 25, "passed",
+                List.of("TAKE", "SOUND", "EMERGENCE"))));
+        JsonNode plan = plans(asked);
+        assertThat(plan.path("batches")).isEmpty();
+        assertThat(plan.path("promises").get(0).path("state").asString()).isEqualTo("HOLDS");
+        Map<String, Object> full = season();
+        full.put("nucsTaken", List.of(Map.of("from", "2026-05-01", "until", "2026-08-01", "count", 80)));
+        assertThat(plans(full).path("holds").asBoolean()).isFalse();
+    }
+
+    @Test
+    void planned_again_the_changes_against_the_plan_before_are_told() {
+        JsonNode first = plans(season());
+        List<Map<String, Object>> before = new ArrayList<>();
+        first.path("batches").forEach(batch -> before.add(Map.of("builder", batch.path("builder").asString(), "day",
+                batch.path("day").asString(), "cups", batch.path("cups").asInt())));
+        Map<String, Object> again = season();
+        again.put("before", before);
+        assertThat(plans(again).path("changes")).isEmpty();
+        again.put("demands",
+                List.of(Map.of("id", "forty", "product", "MATED_QUEENS", "count", 40, "until", "2026-06-12"),
+                        Map.of("id", "cells", "product", "RIPE_CELLS", "count", 10, "from", "2026-07-01", "until",
+                                "2026-07-02")));
+        assertThat(plans(again).path("changes").findValuesAsString("kind")).containsOnly("ADDED");
+    }
+
+    @Test
+    void closed_days_drones_and_own_counts_move_the_plan() {
+        Map<String, Object> asked = season();
+        asked.put("drones", List.of(Map.of("id", "D 1", "mother", "Runa", "combIn", "2026-04-20")));
+        asked.put("crew", Map.of("closed", List.of("2026-05-16", "2026-05-17"), "hoursADay", 12));
+        asked.put("counts", List.of(Map.of("step", "MATING", "tried", 400, "succeeded", 380)));
+        JsonNode plan = plans(asked);
+        plan.path("batches").forEach(
+                batch -> assertThat(batch.path("day").asString()).isNotIn("2026-05-16", "2026-05-17"));
+        int cups = plan.path("shopping").path("all").path("CELL_CUPS").asInt();
+        assertThat(cups).isLessThan(plans(season()).path("shopping").path("all").path("CELL_CUPS").asInt());
+        assertThat(plan.path("drones").findValuesAsString("text")).anySatisfy(
+                text -> assertThat(text).contains("her sons would meet their sisters"));
+    }
+
+    @Test
+    void seconds_and_horizon_outside_their_range_are_refused_with_the_range() {
+        Map<String, Object> slow = season();
+        slow.put("seconds", 60);
+        assertThat(anybody.post("/api/v1/reckon/season-plan", slow).findings()).singleElement().asString()
+                .contains("between 0.5 and 10");
+        Map<String, Object> tooLong = season();
+        tooLong.put("until", "2027-12-31");
+        assertThat(anybody.post("/api/v1/reckon/season-plan", tooLong).findings()).singleElement().asString()
+                .contains("last day to plan");
+        Map<String, Object> nobody = season();
+        nobody.put("breeders", List.of());
+        nobody.put("builders", List.of());
+        assertThat(anybody.post("/api/v1/reckon/season-plan", nobody).findings()).hasSize(2);
     }
 }
