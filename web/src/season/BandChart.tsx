@@ -3,7 +3,7 @@ import { area, curveStepAfter, line } from 'd3-shape'
 import { useTranslation } from 'react-i18next'
 import type { SupplyBand } from '../api/types'
 import { dayScale, startOf } from '../threads/scale'
-import { addDays, sayDay, shortDay } from '../time/days'
+import { addDays, dayNumber, sayDay, shortDay } from '../time/days'
 
 const WIDTH = 920
 const LEFT = 44
@@ -67,7 +67,7 @@ export function BandChart({ band, today }: { band: SupplyBand; today: string }) 
           </g>
         ))}
         {days
-          .filter((_, index) => index % 2 === 0)
+          .filter((point) => (dayNumber(point.day) - dayNumber(today)) % 14 === 0)
           .map((point) => (
             <text
               key={point.day}

@@ -113,11 +113,13 @@ function Standings({ standings }: { standings: Standing[] }) {
               </td>
               <td className="pr-3 whitespace-nowrap">{sayDay(one.until)}</td>
               <td className={one.state === 'HOLDS' ? '' : 'font-semibold text-crown'}>
-                {t(`season.now.${one.state}`, {
-                  chance: percent(one.chance),
-                  wanted: percent(one.assurance),
-                })}
-                {one.reasons.length > 0 && <Reasons reasons={one.reasons} />}
+                <span className="flex flex-wrap gap-x-4">
+                  {t(`season.now.${one.state}`, {
+                    chance: percent(one.chance),
+                    wanted: percent(one.assurance),
+                  })}
+                  {one.reasons.length > 0 && <Reasons reasons={one.reasons} />}
+                </span>
               </td>
             </tr>
           ))}

@@ -5,13 +5,14 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeSet;
 import java.util.stream.Collectors;
 
 /**
  * Demand against the supply to be expected, both added up from today, with the band in which the supply lies eight times
  * out of ten: its lower edge is missed one time in ten, as a promise with the usual assurance is. Cells count as cells, virgins as virgins: one band for each kind.
  *
- * @param days the points, weekly, the last day included
+ * @param days the points: weekly, and each day on which something is due
  */
 public record SupplyBand(Kind kind, List<Point> days) {
 
@@ -60,11 +61,12 @@ public record SupplyBand(Kind kind, List<Point> days) {
             Supply supply = new Supply(brief);
             LocalDate last = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElseThrow();
             List<RunningBatch> running = running(supply);
-            List<Point> points = new ArrayList<>();
+            TreeSet<LocalDate> days = new TreeSet<>();
             for (LocalDate day = brief.today(); day.isBefore(last); day = day.plusWeeks(1)) {
-                points.add(point(supply, running, day));
+                days.add(day);
             }
-            points.add(point(supply, running, last));
+            demands.forEach(demand -> days.add(demand.until()));
+            List<Point> points = days.stream().map(day -> point(supply, running, day)).toList();
             return new SupplyBand(kind, points);
         }
 
