@@ -3,12 +3,15 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { percent } from '../season/planned'
 import { seasonQuery } from '../season/queries'
+import { useSession } from '../session/queries'
 import { sayDay } from '../time/days'
 
 /** Promises that do not hold as things stand, weeks before they fall due. */
 export function PromisesAtRisk() {
   const { t } = useTranslation()
-  const season = useQuery(seasonQuery)
+  // the owner answers for promises; the crew's round is not kept waiting for them
+  const owner = useSession().role === 'OWNER'
+  const season = useQuery({ ...seasonQuery, enabled: owner })
   const risky = season.data?.standings.filter((one) => one.state !== 'HOLDS') ?? []
   if (risky.length === 0) return null
   return (

@@ -20,6 +20,9 @@ import vividcrown.server.yard.Yard;
 /** What is to be done about the swarm cells of a colony: the path that was begun, or else the plan as of today. */
 @Component
 public class Swarms {
+    /** After a month whatever was in those cells is out, and a swarm that would leave has left. */
+    private static final int CELLS_TELL_DAYS = 30;
+
     private final SettingsInForce settings;
 
     Swarms(SettingsInForce settings) {
@@ -48,7 +51,7 @@ public class Swarms {
                     ? Optional.empty()
                     : Optional.of(new Underway(plan, path.school(), begun, path.begun(), left));
         }
-        return cells(facts).map(reading -> {
+        return cells(facts).filter(reading -> reading.day().isAfter(today.minusDays(CELLS_TELL_DAYS))).map(reading -> {
             SwarmSchool school = asked.orElse(own.swarmSchool());
             SwarmPlan plan = SwarmPlanner.plan(new SwarmSituation(today, facts.readings(), facts.events(),
                     Optional.empty(), Optional.empty(), List.of(), Optional.empty(), school), own.assumptions(),

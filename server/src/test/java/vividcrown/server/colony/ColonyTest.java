@@ -157,6 +157,15 @@ class ColonyTest {
     }
 
     @Test
+    void cells_of_a_month_ago_ask_for_a_look_and_no_longer_for_a_decision() {
+        for (int day = 0; day < 31; day++) {
+            owner.post("/api/v1/demo/step", Map.of());
+        }
+        assertThat(stop("H 2").path("job").asString()).isEqualTo("READ_COLONY");
+        assertThat(page("H 2").path("swarm").isMissingNode()).isTrue();
+    }
+
+    @Test
     void a_frame_given_to_another_hive_is_known_at_both_and_its_eggs_count_there() {
         for (String[] one : new String[][]{{"H 1", "FRAME_TAKEN", "H 6"}, {"H 6", "FRAME_GIVEN", "H 1"}}) {
             Client.Answer moved = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt",
