@@ -29,6 +29,8 @@ final class RecipeFinder {
     private static final int EARLIEST_DAYS_BEFORE = 15;
     /** Of the grafts that would do on average: about what nine in ten asks for. */
     private static final double FIRST_GUESS = 1.25;
+    /** With so many times fewer than would do on average, not even an even chance is left. */
+    private static final double HOPELESS = 1.3;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -154,11 +156,17 @@ final class RecipeFinder {
     /** The smallest number of cups on these days; empty if not even the most would do. */
     private Optional<Recipe> recipe(PromiseGroup group, Yield base, LocalDate delivery, int delay,
             List<LocalDate> days, double assurance) {
-        int most = Math.min(GraftsNeeded.MOST_GRAFTS, 300 * days.size());
-        int tooFew = 0;
+        // more than all builders bring up on these days is no recipe, whatever it would yield
+        int most = Math.min(GraftsNeeded.MOST_GRAFTS, cupsADay * days.size());
         double through = supply.through(group.product(), days.getFirst(),
                 handedOverOn(group, delivery, days.getFirst()));
-        int enough = (int) Math.clamp(group.count() / Math.max(0.01, through) * FIRST_GUESS, 8, most);
+        boolean hopeless = assurance >= 0.5
+                && (group.count() - base.mean()) / Math.max(0.001, through) > most * HOPELESS;
+        if (hopeless) {
+            return Optional.empty();
+        }
+        int tooFew = 0;
+        int enough = (int) Math.clamp(group.count() / Math.max(0.01, through) * FIRST_GUESS, Math.min(8, most), most);
         while (chance(group, base, delivery, days, enough) < assurance) {
             if (enough == most) {
                 return Optional.empty();

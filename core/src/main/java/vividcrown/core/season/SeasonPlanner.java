@@ -26,6 +26,8 @@ public final class SeasonPlanner {
     /** Of the time that is left once the recipes are found, the share for the plan itself; the rest looks for ways out. */
     private static final double FOR_THE_PLAN = 0.6;
     private static final double SHORTEST_SEARCH_SECONDS = 0.3;
+    /** Below this a virgin started is a gamble. */
+    private static final double GAMBLE = 0.8;
     /** Building a model and reading its answer take time too. */
     private static final double SAFELY_WITHIN = 0.92;
 
@@ -231,6 +233,11 @@ public final class SeasonPlanner {
                     brief.builders().stream().mapToInt(CellBuilder::load).sum()));
         } else {
             why.add(Reason.of(Source.derived("the plan with one thing more"), "plan.full"));
+        }
+        double weather = supply.matingWeather(lastGraft);
+        if (group.product().losses().size() > 3 && weather < GAMBLE) {
+            why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.gamble",
+                    Math.round(weather * 100) + " %"));
         }
         waysOut.stream().filter(way -> group.demands().stream().anyMatch(one -> way.helps().contains(one.id())))
                 .forEach(way -> why.add(way.reason()));

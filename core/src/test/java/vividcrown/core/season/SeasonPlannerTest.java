@@ -229,6 +229,24 @@ class SeasonPlannerTest {
     }
 
     @Test
+    void queens_for_late_october_are_told_of_the_weather() {
+        SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 10, 170, 177)), TWO, 100,
+                Crew.EVERY_DAY);
+        Promise promise = only(plan(new SeasonBrief(brief.today(), day(200), brief.demands(), brief.breeders(),
+                brief.builders(), brief.nucs(), brief.busyNucs(), brief.cages(), brief.drones(), brief.crew(),
+                brief.rates(), brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(),
+                brief.assumptions())));
+        assertThat(promise.state()).isNotEqualTo(Promise.State.HOLDS);
+        assertThat(promise.reasons().toString()).contains("choose an earlier day");
+    }
+
+    @Test
+    void more_than_all_builders_bring_up_is_said_at_once() {
+        assertThat(only(planOf(order("huge", Product.MATED_QUEENS, 300, 60, 64))).reasons().toString())
+                .contains("Not even all builders together, 90 cups a day");
+    }
+
+    @Test
     void an_order_beyond_the_days_planned_says_so() {
         assertThat(only(planOf(order("far", Product.MATED_QUEENS, 5, 190, 195))).reasons().toString())
                 .contains("the last day that is planned");
