@@ -1,6 +1,8 @@
 package vividcrown.core.mating;
 
 import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.Map;
 import java.util.Optional;
 
 /**
@@ -13,7 +15,6 @@ public final class MatingChance {
 
     private static final int FROM = 5;
     private static final int TO = 21;
-    private static final int AFTERNOONS_NEEDED = 2;
     /** Below this a virgin started is a gamble. */
     private static final double SENSIBLE = 0.8;
 
@@ -25,14 +26,28 @@ public final class MatingChance {
 
     /** Chance that a virgin out on {@code emerged} has at least two fit afternoons, 0–1. */
     public double of(LocalDate emerged) {
-        double none = 1;
-        double one = 0;
+        return 1 - weather(emerged).get(MatingWeather.NONE);
+    }
+
+    /** Chance of each kind of weather for a virgin out on {@code emerged}; together 1. */
+    public Map<MatingWeather, Double> weather(LocalDate emerged) {
+        double[] afternoons = new double[TO - FROM + 2];
+        afternoons[0] = 1;
         for (int day = FROM; day <= TO; day++) {
             double fit = climate.fitAfternoon(emerged.plusDays(day));
-            one = one * (1 - fit) + none * fit;
-            none *= 1 - fit;
+            for (int count = afternoons.length - 1; count > 0; count--) {
+                afternoons[count] = afternoons[count] * (1 - fit) + afternoons[count - 1] * fit;
+            }
+            afternoons[0] *= 1 - fit;
         }
-        return 1 - none - one;
+        Map<MatingWeather, Double> kinds = new EnumMap<>(MatingWeather.class);
+        for (MatingWeather kind : MatingWeather.values()) {
+            kinds.put(kind, 0.0);
+        }
+        for (int count = 0; count < afternoons.length; count++) {
+            kinds.merge(MatingWeather.of(count), afternoons[count], Double::sum);
+        }
+        return kinds;
     }
 
     /** Fit afternoons to be expected in her time. */

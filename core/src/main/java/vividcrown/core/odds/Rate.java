@@ -13,6 +13,8 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
  */
 public record Rate(double successes, double failures) {
 
+    private static final double LEAST_WEIGHT = 0.2;
+
     public Rate {
         if (!(successes > 0) || !(failures > 0)) {
             throw new IllegalArgumentException(
@@ -41,17 +43,36 @@ public record Rate(double successes, double failures) {
         return of(mean * weight, (1 - mean) * weight);
     }
 
-    /** The belief after counting {@code succeeded} out of {@code tried} more. */
-    public Rate updatedBy(int succeeded, int tried) {
-        if (succeeded < 0 || succeeded > tried) {
-            throw new IllegalArgumentException(
-                    "succeeded must lie between 0 and tried (%d), but is %d".formatted(tried, succeeded));
+    /**
+     * The belief with this mean and variance: its weight is m(1 − m)/v − 1.
+     *
+     * @param mean between 0 and 1
+     * @param variance above 0; less than m(1 − m), or it is taken to be nearly that
+     */
+    public static Rate ofMeanAndVariance(double mean, double variance) {
+        double weight = Math.max(LEAST_WEIGHT, mean * (1 - mean) / variance - 1);
+        return of(mean * weight, (1 - mean) * weight);
+    }
+
+    /** The belief after counting {@code succeeded} out of {@code tried} more, parts allowed. */
+    public Rate updatedBy(double succeeded, double tried) {
+        if (!(succeeded >= 0 && succeeded <= tried)) {
+            throw new IllegalArgumentException("succeeded must lie between 0 and tried (%s), but is %s"
+                    .formatted(number(tried), number(succeeded)));
         }
         return new Rate(successes + succeeded, failures + tried - succeeded);
     }
 
+    private static String number(double count) {
+        return count == Math.rint(count) ? String.valueOf((long) count) : String.valueOf(count);
+    }
+
     public double mean() {
         return successes / (successes + failures);
+    }
+
+    public double variance() {
+        return mean() * (1 - mean()) / (successes + failures + 1);
     }
 
     /** The share below which the true one lies with probability {@code probability} (0 to 1). */

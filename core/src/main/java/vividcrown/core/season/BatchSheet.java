@@ -2,27 +2,23 @@ package vividcrown.core.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 
-/** Turns the solver's choice into grafts: which builder in its turn, which mother, for whom. */
+/** Turns the solver's choice into loads: which builder in its turn, how many cups of which line, for whom. */
 final class BatchSheet {
 
     private final SeasonBrief brief;
     private final List<PromiseGroup> groups;
     private final List<BuilderClass> classes;
-    private final List<String> lines;
-    private final Map<String, Integer> grafted = new HashMap<>();
+    private final List<Optional<String>> lines;
     private final int[] turns;
 
-    BatchSheet(SeasonBrief brief, List<PromiseGroup> groups, List<BuilderClass> classes, List<String> lines) {
+    BatchSheet(SeasonBrief brief, List<PromiseGroup> groups, List<BuilderClass> classes) {
         this.brief = brief;
         this.groups = groups;
         this.classes = classes;
-        this.lines = lines;
+        this.lines = SeasonModel.linesAsked(groups);
         this.turns = new int[classes.size()];
     }
 
@@ -41,8 +37,8 @@ final class BatchSheet {
         }
     }
 
-    List<PlannedBatch> batches(SeasonModel.Solution solution) {
-        List<PlannedBatch> batches = new ArrayList<>();
+    List<Load> loads(SeasonModel.Solution solution) {
+        List<Load> loads = new ArrayList<>();
         solution.loads().forEach((day, used) -> {
             List<Wanted> wanted = wanted(solution, day);
             for (int index = 0; index < classes.size(); index++) {
@@ -50,20 +46,18 @@ final class BatchSheet {
                 for (int load = 0; load < used[index]; load++) {
                     CellBuilder builder = inTurn(index);
                     int room = builder.load();
-                    for (int line = 0; line < lines.size() && room > 0; line++) {
+                    for (int line = 0; line < byLine.length && room > 0; line++) {
                         int cups = Math.min(room, byLine[line]);
                         if (cups > 0) {
                             byLine[line] -= cups;
                             room -= cups;
-                            batches.add(batch(day, builder, lines.get(line), cups, wanted));
+                            loads.add(load(day, builder, lines.get(line), cups, classes.get(index).percent(), wanted));
                         }
                     }
                 }
             }
         });
-        batches.sort(Comparator.comparing(PlannedBatch::day).thenComparing(PlannedBatch::builder)
-                .thenComparing(PlannedBatch::line));
-        return batches;
+        return loads;
     }
 
     private CellBuilder inTurn(int index) {
@@ -71,34 +65,27 @@ final class BatchSheet {
         return builders.get(turns[index]++ % builders.size());
     }
 
-    private PlannedBatch batch(LocalDate day, CellBuilder builder, String line, int cups, List<Wanted> wanted) {
+    /** @param percent what a cup gives against one of which nothing is known: who wants ten of these gets by with fewer */
+    private Load load(LocalDate day, CellBuilder builder, Optional<String> line, int cups, int percent,
+            List<Wanted> wanted) {
         List<PlannedBatch.Share> shares = new ArrayList<>();
         int left = cups;
         // those who want this very line come first: the others take any
         for (boolean ofLine : new boolean[]{true, false}) {
             for (Wanted one : wanted) {
-                boolean fits = ofLine ? one.line.equals(Optional.of(line)) : one.line.isEmpty();
-                int share = fits ? Math.min(left, one.cups) : 0;
+                boolean fits = ofLine ? line.isPresent() && one.line.equals(line) : one.line.isEmpty();
+                int share = fits ? Math.min(left, Math.ceilDiv(one.cups * 100, percent)) : 0;
                 if (share > 0) {
-                    one.cups -= share;
+                    one.cups = Math.max(0, one.cups - share * percent / 100);
                     left -= share;
                     shares.add(new PlannedBatch.Share(one.demand, share, one.delivery));
                 }
             }
         }
-        String breeder = leastGrafted(line);
-        grafted.merge(breeder, cups, Integer::sum);
-        boolean locked = brief.locks().stream()
-                .anyMatch(lock -> lock.day().equals(day) && lock.builder().equals(builder.id()));
-        return new PlannedBatch(day, builder.id(), breeder, line, cups, shares, locked);
-    }
-
-    /** Mothers of a line take turns, so that many are represented. */
-    private String leastGrafted(String line) {
-        return brief.breeders().stream().filter(one -> one.line().equals(line)).map(BreederQueen::id)
-                .min(Comparator.comparingInt((String id) -> grafted.getOrDefault(id, 0))
-                        .thenComparing(Comparator.naturalOrder()))
-                .orElseThrow();
+        Optional<BatchLock> lock = brief.locks().stream()
+                .filter(one -> one.day().equals(day) && one.builder().equals(builder.id())).findFirst();
+        return new Load(day, builder.id(), line.or(() -> lock.flatMap(BatchLock::line)), cups, shares,
+                lock.isPresent());
     }
 
     /** What each demand wants of a day, its group's cups shared out by number. */

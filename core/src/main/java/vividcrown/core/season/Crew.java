@@ -2,6 +2,7 @@ package vividcrown.core.season;
 
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -10,8 +11,9 @@ import java.util.Set;
  * @param hoursADay hours that a working day has for queens, all people together; above 0
  * @param daysOff days of the week without work
  * @param closed single days without work
+ * @param grafter who grafts, if it is always the same person
  */
-public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> closed) {
+public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> closed, Optional<String> grafter) {
 
     public static final Crew EVERY_DAY = new Crew(16, Set.of(), Set.of());
 
@@ -22,6 +24,15 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
         }
         daysOff = Set.copyOf(daysOff);
         closed = Set.copyOf(closed);
+    }
+
+    public Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> closed) {
+        this(hoursADay, daysOff, closed, Optional.empty());
+    }
+
+    /** The same hands, working on every day. */
+    Crew withoutDaysOff() {
+        return new Crew(hoursADay, Set.of(), closed, grafter);
     }
 
     public boolean works(LocalDate day) {

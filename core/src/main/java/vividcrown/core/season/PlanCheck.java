@@ -3,13 +3,11 @@ package vividcrown.core.season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import vividcrown.core.rearing.BuilderRhythm;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
@@ -39,23 +37,22 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         private final SeasonBrief brief;
         private final List<PlannedBatch> batches;
         private final Supply supply;
-        private final Map<String, Demand> demands;
         private final List<Sentence> breaks = new ArrayList<>();
-        private final Map<String, List<Reason>> reasons = new HashMap<>();
 
         Checking(SeasonBrief brief, List<PlannedBatch> batches) {
             this.brief = brief;
             this.batches = batches;
             this.supply = new Supply(brief);
-            this.demands = brief.demands().stream().collect(Collectors.toMap(Demand::id, one -> one));
         }
 
         PlanCheck check() {
             days();
             builders();
-            nucsAndHours();
-            Map<String, Double> chances = chances();
-            return new PlanCheck(chances, reasons, breaks);
+            breaks.addAll(new Workload(brief, supply, batches).breaks());
+            List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
+            Outcome outcome = Outcome.of(brief, supply, groups, new RunningShares(brief, groups, supply), batches);
+            breaks.addAll(outcome.breaks());
+            return new PlanCheck(outcome.chances(), outcome.reasons(), breaks);
         }
 
         private void days() {
@@ -97,87 +94,6 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
                     breaks.add(Sentence.of("plan.breaks.noRest", builder.id(), day, rhythm.loadsBeforeRest()));
                 }
             });
-        }
-
-        private void nucsAndHours() {
-            Map<LocalDate, Integer> nucs = new TreeMap<>();
-            Map<LocalDate, Integer> minutes = new TreeMap<>();
-            batches.stream().map(one -> Map.entry(one.builder(), one.day())).distinct()
-                    .forEach(load -> minutes.merge(load.getValue(), WorkTime.LOAD / 2, Integer::sum));
-            for (PlannedBatch batch : batches) {
-                minutes.merge(batch.day(), batch.cups() * WorkTime.GRAFT_A_CUP, Integer::sum);
-                LocalDate in = batch.day().plusDays(brief.ripeAfter());
-                for (PlannedBatch.Share share : batch.shares()) {
-                    SupplyBand.Kind kind = SupplyBand.Kind.of(demands.get(share.demand()).product());
-                    int ripe = supply.ripe(batch.day(), share.cups());
-                    if (kind != SupplyBand.Kind.CELLS) {
-                        minutes.merge(in, ripe * WorkTime.PLACE_A_CELL, Integer::sum);
-                    }
-                    if (kind == SupplyBand.Kind.QUEENS && share.delivery().isAfter(in)) {
-                        in.datesUntil(share.delivery()).forEach(day -> nucs.merge(day, ripe, Integer::sum));
-                    }
-                }
-            }
-            nucs.entrySet().stream().filter(one -> one.getValue() > brief.nucs() - brief.busyNucs().on(one.getKey()))
-                    .max(Map.Entry.comparingByValue()).ifPresent(one -> breaks.add(Sentence.of("plan.breaks.nucs",
-                            one.getKey(), one.getValue(), brief.nucs() - brief.busyNucs().on(one.getKey()))));
-            minutes.forEach((day, used) -> {
-                if (used > brief.crew().minutesADay()) {
-                    breaks.add(Sentence.of("plan.breaks.hours", day, Math.ceilDiv(used, 60), brief.crew().hoursADay()));
-                }
-            });
-        }
-
-        private Map<String, Double> chances() {
-            Map<String, Double> chances = new HashMap<>();
-            List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
-            RunningShares running = new RunningShares(brief, groups, supply);
-            for (PromiseGroup group : groups) {
-                Yield yield = running.of(group);
-                List<Reason> because = new ArrayList<>();
-                running.shares(group).forEach(share -> because.add(SeasonPlanner.becauseOf(share)));
-                Map<String, Integer> cups = new TreeMap<>();
-                for (PlannedBatch batch : batches) {
-                    for (PlannedBatch.Share share : batch.shares()) {
-                        if (group.demands().stream().anyMatch(one -> one.id().equals(share.demand()))) {
-                            cups.merge(batch.day() + " " + share.delivery(), share.cups(), Integer::sum);
-                        }
-                    }
-                }
-                for (Map.Entry<String, Integer> one : cups.entrySet()) {
-                    LocalDate graft = LocalDate.parse(one.getKey().substring(0, 10));
-                    LocalDate delivery = group.product() == Product.RIPE_CELLS
-                            ? graft.plusDays(brief.ripeAfter())
-                            : LocalDate.parse(one.getKey().substring(11));
-                    because.addAll(SeasonPlanner.becauseOf(supply, group.product(), graft, one.getValue()));
-                    yield = yield.plus(inTime(group, graft, delivery)
-                            ? supply.yield(group.product(), graft, delivery, one.getValue())
-                            : Yield.ofBatch(0, List.of()));
-                }
-                int upToHere = 0;
-                for (Demand demand : group.demands()) {
-                    upToHere += demand.count();
-                    chances.put(demand.id(), yield.atLeast(upToHere));
-                    reasons.put(demand.id(), List.copyOf(because));
-                }
-            }
-            return chances;
-        }
-
-        private boolean inTime(PromiseGroup group, LocalDate graft, LocalDate delivery) {
-            boolean cells = group.product() == Product.RIPE_CELLS;
-            boolean ready = !delivery.isBefore(graft.plusDays(supply.soonest(group.product())));
-            boolean wanted = !cells
-                    || !delivery.isBefore(group.from()) && !delivery.isAfter(group.until().plusDays(14));
-            boolean fresh = !delivery.isAfter(graft.plusDays(supply.longest(group.product())));
-            if (!ready || !wanted || !fresh) {
-                String names = group.demands().stream().map(Demand::id).collect(Collectors.joining(", "));
-                breaks.add(ready
-                        ? Sentence.of("plan.breaks.tooOld", graft, names, delivery)
-                        : Sentence.of("plan.breaks.notReady", graft, names, delivery,
-                                graft.plusDays(supply.soonest(group.product()))));
-            }
-            return ready && wanted && fresh;
         }
     }
 }

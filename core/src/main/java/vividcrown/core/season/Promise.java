@@ -21,6 +21,14 @@ public record Promise(Demand demand, State state, double chance, Optional<LocalD
         reasons = List.copyOf(reasons);
     }
 
+    /** Percentages are told whole, so half a point is no difference. */
+    private static final double HALF_A_POINT = 0.005;
+
+    /** Whether a chance is as good as the assurance wanted. */
+    public static boolean holds(double chance, double assurance) {
+        return chance >= assurance - HALF_A_POINT;
+    }
+
     /** How firmly it can be promised. */
     public enum State {
         /** In time, with the assurance wanted. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import vividcrown.core.time.DatedSpan;
 
 /**
@@ -39,6 +40,15 @@ record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until) {
 
     double assurance() {
         return demands.stream().mapToDouble(Demand::assurance).max().orElseThrow();
+    }
+
+    boolean wants(String demand) {
+        return demands.stream().anyMatch(one -> one.id().equals(demand));
+    }
+
+    /** Of its demands, as the caller knows them. */
+    String names() {
+        return demands.stream().map(Demand::id).collect(Collectors.joining(", "));
     }
 
     /** 1 first, 3 last. */

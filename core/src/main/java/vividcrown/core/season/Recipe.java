@@ -26,6 +26,12 @@ record Recipe(List<Graft> grafts, LocalDate delivery, int daysLate, double assur
         grafts = List.copyOf(grafts);
     }
 
+    /** Grafted on the same days for the same day. */
+    boolean isLike(Recipe other) {
+        return delivery.equals(other.delivery) && Math.abs(assurance - other.assurance) < 1e-9
+                && grafts.stream().map(Graft::day).toList().equals(other.grafts.stream().map(Graft::day).toList());
+    }
+
     int cups() {
         return grafts.stream().mapToInt(Graft::cups).sum();
     }

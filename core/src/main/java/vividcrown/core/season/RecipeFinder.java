@@ -6,7 +6,9 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Function;
 import java.util.stream.IntStream;
+import vividcrown.core.assumptions.Figure;
 
 /**
  * Finds the ways to meet a group of demands: one graft day, two, or a row of evenly spaced ones, the cups shared out
@@ -34,19 +36,33 @@ final class RecipeFinder {
 
     private final SeasonBrief brief;
     private final Supply supply;
-    private final RunningShares running;
+    private final Function<PromiseGroup, Yield> there;
     private final int cupsADay;
 
-    RecipeFinder(SeasonBrief brief, Supply supply, RunningShares running) {
+    /** @param there what a group has without any graft */
+    RecipeFinder(SeasonBrief brief, Supply supply, Function<PromiseGroup, Yield> there) {
         this.brief = brief;
         this.supply = supply;
-        this.running = running;
+        this.there = there;
         this.cupsADay = brief.builders().stream().mapToInt(CellBuilder::load).sum();
     }
 
     /** All ways for one group, those in time first; empty if not even a late or risky one is left. */
     List<Recipe> of(PromiseGroup group, List<Integer> delays) {
-        Yield base = running.of(group);
+        return of(group, delays, Optional.empty());
+    }
+
+    /** @param kept a recipe that was taken before: grafting on its days is among the ways whatever it costs */
+    List<Recipe> of(PromiseGroup group, List<Integer> delays, Optional<Recipe> kept) {
+        List<Recipe> recipes = new ArrayList<>(ways(group, delays));
+        kept.filter(before -> recipes.stream().noneMatch(before::isLike)).flatMap(before -> recipe(group,
+                there.apply(group), before.delivery(), before.daysLate(),
+                before.grafts().stream().map(Recipe.Graft::day).toList(), before.assurance())).ifPresent(recipes::add);
+        return recipes;
+    }
+
+    private List<Recipe> ways(PromiseGroup group, List<Integer> delays) {
+        Yield base = there.apply(group);
         if (base.atLeast(group.count()) >= group.assurance()) {
             return List.of(new Recipe(List.of(), group.until(), 0, group.assurance(), base.atLeast(group.count()), 0));
         }
@@ -85,13 +101,15 @@ final class RecipeFinder {
         return days;
     }
 
-    /** If drone colonies are named, one whose mother is of another line than wanted must be ripe for the first flights. */
+    /** If drone colonies are named, one must have ripe drones for the first flights, or be given comb in time. */
     private boolean dronesFly(PromiseGroup group, LocalDate graft) {
         if (brief.drones().isEmpty() || group.product() == Product.RIPE_CELLS || group.product() == Product.VIRGINS) {
             return true;
         }
-        LocalDate flights = graft.plusDays(supply.soonest(Product.VIRGINS) + 5L);
-        return brief.drones().stream().anyMatch(drone -> !drone.matureFrom().isAfter(flights));
+        LocalDate flights = graft.plusDays(brief.flightsAfter());
+        LocalDate soonest = brief.today().plusDays(brief.assumptions().span(Figure.DRONE_LEAD).earliestDay());
+        return brief.drones().stream().anyMatch(drone -> !drone.matureFrom().isAfter(flights))
+                || !brief.droneMothers().isEmpty() && !soonest.isAfter(flights);
     }
 
     private List<Recipe> atAssurance(PromiseGroup group, Yield base, LocalDate delivery, int delay,

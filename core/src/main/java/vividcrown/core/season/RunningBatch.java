@@ -3,6 +3,7 @@ package vividcrown.core.season;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 
 /**
@@ -13,13 +14,19 @@ import vividcrown.core.odds.LossStep;
  * @param graftDay its graft; the day of its first eggs less 20 for queens that lay already
  * @param alive how many are left
  * @param passed losses that lie behind them
+ * @param around builder, mother, person and yard, as far as known
  */
-public record RunningBatch(String id, Optional<String> line, LocalDate graftDay, int alive, List<LossStep> passed) {
+public record RunningBatch(String id, Optional<String> line, LocalDate graftDay, int alive, List<LossStep> passed,
+        Around around) {
 
     public RunningBatch {
         if (alive < 0) {
             throw new IllegalArgumentException("%s: alive must be 0 or more, but is %d".formatted(id, alive));
         }
         passed = List.copyOf(passed);
+    }
+
+    RunningBatch with(int otherAlive) {
+        return new RunningBatch(id, line, graftDay, otherAlive, passed, around);
     }
 }

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
-import vividcrown.core.odds.Rate;
 
 /** Shares what is on its way out over the demands, those due first and of the first priority before the others. */
 final class RunningShares {
@@ -34,7 +33,7 @@ final class RunningShares {
             Set<String> wantedLines) {
         List<RunningBatch> batches = brief.running().stream()
                 .sorted(Comparator.comparing(batch -> batch.line().filter(wantedLines::contains).isPresent())).toList();
-        Yield yield = Yield.ofBatch(0, List.<Rate>of());
+        Yield yield = Yield.NOTHING;
         List<Share> taken = new ArrayList<>();
         for (RunningBatch batch : batches) {
             boolean ofLine = group.line().isEmpty() || group.line().equals(batch.line());

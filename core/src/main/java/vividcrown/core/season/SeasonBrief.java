@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.reason.Sentence;
@@ -19,12 +20,14 @@ import vividcrown.core.reason.Sentence;
  * @param busyNucs of these, how many are taken by what is running, by day; the rest of the days none
  * @param cages places in the incubator
  * @param drones none given: drones are taken to be there, and the plan says when their comb must be in
+ * @param droneMothers colonies that could be given drone comb
  * @param before grafts of an earlier plan that are not made yet: they are kept where that costs little
  * @param locks grafts that stay as they are
  * @param how how it is grafted; its day is left out of account
  */
 public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands, List<BreederQueen> breeders,
-        List<CellBuilder> builders, int nucs, NucsTaken busyNucs, int cages, List<DroneColony> drones, Crew crew,
+        List<CellBuilder> builders, int nucs, NucsTaken busyNucs, int cages, List<DroneColony> drones,
+        List<DroneMother> droneMothers, Crew crew,
         SeasonRates rates, MatingClimate climate, List<RunningBatch> running, List<BatchLock> before,
         List<BatchLock> locks, GraftPlan how, Assumptions assumptions) {
 
@@ -43,6 +46,7 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
         breeders = List.copyOf(breeders);
         builders = List.copyOf(builders);
         drones = List.copyOf(drones);
+        droneMothers = List.copyOf(droneMothers);
         running = List.copyOf(running);
         before = List.copyOf(before);
         locks = List.copyOf(locks);
@@ -59,14 +63,23 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
         return Backward.fromGraft(Product.RIPE_CELLS, how, assumptions).likelyDay();
     }
 
+    /** Days from the graft to the first flights of its virgins. */
+    int flightsAfter() {
+        return Backward.fromGraft(Product.VIRGINS, how, assumptions).earliestDay()
+                + assumptions.span(Figure.MATING_FLIGHTS).earliestDay();
+    }
+
     SeasonBrief withCrew(Crew other) {
-        return new SeasonBrief(today, until, demands, breeders, builders, nucs, busyNucs, cages, drones, other, rates,
+        return new SeasonBrief(today, until, demands, breeders, builders, nucs, busyNucs, cages, drones, droneMothers,
+                other,
+                rates,
                 climate, running, before, locks, how, assumptions);
     }
 
-    SeasonBrief withoutLocks() {
-        return new SeasonBrief(today, until, demands, breeders, builders, nucs, busyNucs, cages, drones, crew, rates,
-                climate, running, List.of(), List.of(), how, assumptions);
+    SeasonBrief withBuilders(List<CellBuilder> others) {
+        return new SeasonBrief(today, until, demands, breeders, others, nucs, busyNucs, cages, drones, droneMothers,
+                crew, rates,
+                climate, running, before, locks, how, assumptions);
     }
 
     /**

@@ -45,12 +45,15 @@ final class SeasonModel {
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes;
     private final List<BuilderClass> classes;
-    private final List<String> lines;
+    /** Those asked for by name, and none in particular. */
+    private final List<Optional<String>> lines;
     private final TreeSet<LocalDate> days = new TreeSet<>();
     private final CpModel model = new CpModel();
     private final LinearExprBuilder cost = LinearExpr.newBuilder();
     private final List<List<BoolVar>> chosen = new ArrayList<>();
+    private final List<BoolVar> without = new ArrayList<>();
     private final Map<LocalDate, IntVar[]> loads = new TreeMap<>();
+    /** By day, builder class and line. */
     private final Map<LocalDate, IntVar[][]> cups = new TreeMap<>();
     private final Optional<Relaxation> relaxed;
     private final Optional<IntVar> extra;
@@ -70,7 +73,7 @@ final class SeasonModel {
         this.recipes = recipes;
         this.classes = classes;
         this.relaxed = relaxed;
-        this.lines = brief.breeders().stream().map(BreederQueen::line).distinct().sorted().toList();
+        this.lines = linesAsked(groups);
         recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
         brief.locks().forEach(lock -> days.add(lock.day()));
         brief.before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today())).forEach(days::add);
@@ -99,9 +102,14 @@ final class SeasonModel {
 
     /** What a recipe costs, in minutes with penalties. */
     static int costOf(Recipe recipe, PromiseGroup group) {
+        return recipe.minutes() + costOfMissing(group, recipe.daysLate(),
+                Math.max(0, group.assurance() - recipe.assurance()));
+    }
+
+    /** @param missed by how much the assurance wanted is missed, 0–1 */
+    static int costOfMissing(PromiseGroup group, int daysLate, double missed) {
         int weight = 4 - group.priority();
-        double missed = Math.max(0, group.assurance() - recipe.assurance());
-        return recipe.minutes() + recipe.daysLate() * group.count() * LATE_A_DAY_EACH * weight
+        return daysLate * group.count() * LATE_A_DAY_EACH * weight
                 + (int) Math.round(missed * group.count() * AT_RISK_EACH * weight);
     }
 
@@ -124,6 +132,7 @@ final class SeasonModel {
             all.add(unmet);
             model.addExactlyOne(all);
             chosen.add(choice);
+            without.add(unmet);
         }
     }
 
@@ -142,10 +151,14 @@ final class SeasonModel {
 
     private void hint(Solution known) {
         for (int index = 0; index < groups.size(); index++) {
+            boolean found = false;
             for (int option = 0; option < recipes.get(index).size(); option++) {
-                boolean taken = known.choices().get(index).filter(recipes.get(index).get(option)::equals).isPresent();
+                boolean taken = !found
+                        && known.choices().get(index).filter(recipes.get(index).get(option)::isLike).isPresent();
+                found |= taken;
                 model.addHint(chosen.get(index).get(option), taken);
             }
+            model.addHint(without.get(index), !found);
         }
         loads.forEach((day, used) -> {
             int[] before = known.loads().getOrDefault(day, new int[0]);
@@ -214,42 +227,55 @@ final class SeasonModel {
         throw new IllegalArgumentException("no builder " + builder);
     }
 
-    /** What is grafted on a day, by line and by builder, holds what the recipes chosen want of it. */
+    /** The lines that anybody asks for by name, and none in particular: those cups are of whatever line. */
+    static List<Optional<String>> linesAsked(List<PromiseGroup> groups) {
+        List<Optional<String>> lines = new ArrayList<>(groups.stream().map(PromiseGroup::line)
+                .filter(Optional::isPresent).distinct().sorted(Comparator.comparing(Optional::orElseThrow)).toList());
+        lines.add(Optional.empty());
+        return lines;
+    }
+
+    /**
+     * What is grafted on a day, by builder and by line, gives what the recipes chosen want of it: a cup in a good builder
+     * gives more than a cup of which nothing is known.
+     */
     private void cups() {
         for (LocalDate day : days) {
             IntVar[][] grafted = new IntVar[classes.size()][lines.size()];
-            LinearExprBuilder all = LinearExpr.newBuilder();
+            LinearExprBuilder gives = LinearExpr.newBuilder();
             for (int index = 0; index < classes.size(); index++) {
                 LinearExprBuilder load = LinearExpr.newBuilder();
                 for (int line = 0; line < lines.size(); line++) {
-                    grafted[index][line] = model.newIntVar(0, (long) classes.get(index).load() * 8, "");
-                    load.add(grafted[index][line]);
-                    all.add(grafted[index][line]);
+                    IntVar here = model.newIntVar(0, (long) classes.get(index).load() * 8, "");
+                    grafted[index][line] = here;
+                    load.add(here);
+                    gives.addTerm(here, classes.get(index).percent());
+                    cost.addTerm(here, WorkTime.GRAFT_A_CUP);
                 }
                 load.addTerm(loads.get(day)[index], -classes.get(index).load());
                 model.addLessOrEqual(load, 0);
             }
             cups.put(day, grafted);
-            LinearExprBuilder spare = LinearExpr.newBuilder().add(all);
-            addWanted(spare, day, Optional.empty());
+            addWanted(gives, day, Optional.empty(), -100);
             // cups beyond what is wanted come only from fixed grafts
-            model.addGreaterOrEqual(spare, 0);
-            cost.addTerm(spare.build(), WorkTime.GRAFT_A_CUP);
-            for (int line = 0; line < lines.size(); line++) {
+            model.addGreaterOrEqual(gives, 0);
+            addWanted(cost, day, Optional.empty(), -WorkTime.GRAFT_A_CUP);
+            for (int line = 0; line < lines.size() - 1; line++) {
                 LinearExprBuilder ofLine = LinearExpr.newBuilder();
                 for (int index = 0; index < classes.size(); index++) {
-                    ofLine.add(grafted[index][line]);
+                    ofLine.addTerm(grafted[index][line], classes.get(index).percent());
                 }
-                addWanted(ofLine, day, Optional.of(lines.get(line)));
+                addWanted(ofLine, day, lines.get(line), -100);
                 model.addGreaterOrEqual(ofLine, 0);
             }
         }
         for (BatchLock lock : brief.locks()) {
             LinearExprBuilder fixed = LinearExpr.newBuilder();
             IntVar[] there = cups.get(lock.day())[classOf(lock.builder())];
+            Optional<String> asked = lock.line().filter(line -> lines.contains(Optional.of(line)));
             for (int line = 0; line < lines.size(); line++) {
                 fixed.add(there[line]);
-                if (lock.line().isPresent() && !lock.line().get().equals(lines.get(line))) {
+                if (lock.line().isPresent() && !asked.equals(lines.get(line))) {
                     model.addEquality(there[line], 0);
                 }
             }
@@ -257,11 +283,11 @@ final class SeasonModel {
         }
     }
 
-    /** Takes off what the recipes want on that day, of that line or in all. */
-    private void addWanted(LinearExprBuilder sum, LocalDate day, Optional<String> line) {
+    /** Adds, so many times, what the recipes want on that day, of that line or in all. */
+    private void addWanted(LinearExprBuilder sum, LocalDate day, Optional<String> line, int times) {
         eachGraft((group, take, graft) -> {
             if (graft.day().equals(day) && (line.isEmpty() || line.equals(group.line()))) {
-                sum.addTerm(take, -graft.cups());
+                sum.addTerm(take, (long) times * graft.cups());
             }
         });
     }
@@ -357,7 +383,7 @@ final class SeasonModel {
     /**
      * @param choices the recipe of each group, empty where it is unmet
      * @param loads by day and class: how many builders are loaded
-     * @param cups by day, class and line
+     * @param cups by day, class of builders and line asked for
      * @param extra of what was relaxed
      * @param firstSeconds until the first plan, seconds
      */
@@ -441,10 +467,6 @@ final class SeasonModel {
         }
         return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
                 solver.objectiveValue(), solver.bestObjectiveBound(), proven, first, solver.wallTime());
-    }
-
-    List<String> lines() {
-        return lines;
     }
 
     /** Builders that stand for themselves because a graft in them is fixed. */

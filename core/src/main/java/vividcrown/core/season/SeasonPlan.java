@@ -14,16 +14,18 @@ import vividcrown.core.reason.Sentence;
  * @param changes against the plan before
  * @param waysOut what would help those that are not met, the cheapest first; empty if all hold
  * @param hours work that the plan takes
+ * @param droneStarts colonies to be given drone comb, the earliest first
  * @param search how it was found
  */
 public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, List<Change> changes,
-        List<WayOut> waysOut, double hours, Search search) {
+        List<WayOut> waysOut, double hours, List<DroneStart> droneStarts, Search search) {
 
     public SeasonPlan {
         batches = List.copyOf(batches);
         promises = List.copyOf(promises);
         changes = List.copyOf(changes);
         waysOut = List.copyOf(waysOut);
+        droneStarts = List.copyOf(droneStarts);
     }
 
     /**

@@ -10,7 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
@@ -23,8 +25,13 @@ import vividcrown.core.reason.Source;
  */
 public final class SeasonPlanner {
 
-    /** Of the time that is left once the recipes are found, the share for the plan itself; the rest looks for ways out. */
-    private static final double FOR_THE_PLAN = 0.6;
+    /** Shares of the time that is left; what remains looks for ways out. */
+    private static final double FOR_THE_FIRST_DRAFT = 0.3;
+    private static final double FOR_EACH_DRAFT = 0.5;
+    private static final int MOST_DRAFTS = 4;
+    private static final double MUCH_DEARER = 1.05;
+    /** Queens over, on average, from which it is worth asking again. */
+    private static final double WORTH_HANDING_ON = 0.5;
     private static final double SHORTEST_SEARCH_SECONDS = 0.3;
     /** Below this a virgin started is a gamble. */
     private static final double GAMBLE = 0.8;
@@ -37,6 +44,7 @@ public final class SeasonPlanner {
     private final Supply supply;
     private final List<PromiseGroup> groups;
     private final RunningShares running;
+    private final List<BuilderClass> classes;
 
     /** Seconds that are left; counted by the machine's running clock, no time of day. */
     private static final class Deadline {
@@ -62,6 +70,8 @@ public final class SeasonPlanner {
         this.supply = new Supply(brief);
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
         this.running = new RunningShares(brief, groups, supply);
+        this.classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today(),
+                id -> supply.percent(supply.usual().with(Circumstance.BUILDER, id)));
     }
 
     /**
@@ -77,31 +87,103 @@ public final class SeasonPlanner {
         return new SeasonPlanner(brief, mostSeconds, watch).plan();
     }
 
-    private SeasonPlan plan() {
-        List<List<Recipe>> recipes = recipes(brief, RecipeFinder.LATE_BY);
-        List<BuilderClass> classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today());
-        SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty(), Optional.empty());
-        SeasonModel.Solution solution = model.solve(deadline.secondsLeft() * FOR_THE_PLAN, watch)
-                .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
-        if (allHold(solution.choices()) && !solution.proven() && !watch.isStopped()) {
-            // nothing to find a way out for: the rest of the time makes the plan better
-            SeasonModel.Solution better = new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
-                    Optional.of(solution)).solve(deadline.secondsLeft(), watch).orElse(solution);
-            solution = better.after(solution);
-        }
-        List<PlannedBatch> batches = new BatchSheet(brief, groups, classes, model.lines()).batches(solution);
-        List<SeasonPlan.WayOut> waysOut = new ArrayList<>();
-        if (!allHold(solution.choices()) && !watch.isStopped()) {
-            waysOut.addAll(waysOut(solution, recipes, classes));
-        }
-        return new SeasonPlan(batches, promises(solution, recipes, waysOut), changes(batches), waysOut,
-                hours(solution), new SeasonPlan.Search(solution.proven(), solution.cost(), solution.bound(),
-                        solution.firstSeconds(), solution.seconds()));
+    /** A whole plan: what the solver chose, and what it comes to once its cups are fitted. */
+    private record Draft(List<List<Recipe>> recipes, SeasonModel.Solution solution, List<PlannedBatch> batches,
+            List<DroneStart> droneStarts, Outcome outcome) {
     }
 
-    private List<List<Recipe>> recipes(SeasonBrief with, List<Integer> delays) {
-        RecipeFinder finder = new RecipeFinder(with, supply, running);
-        return groups.stream().map(group -> lineIsThere(group) ? finder.of(group, delays) : List.<Recipe>of()).toList();
+    private SeasonPlan plan() {
+        Draft draft = draft(recipes(brief, running::of, RecipeFinder.LATE_BY, Optional.empty()), Optional.empty(),
+                deadline.secondsLeft() * FOR_THE_FIRST_DRAFT)
+                .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
+        Draft latest = draft;
+        double seconds = draft.solution().seconds();
+        for (int again = 1; again < MOST_DRAFTS && !watch.isStopped() && mayBeBettered(latest, again == 1); again++) {
+            // now that it is known what orders have over, later ones need less
+            Optional<SeasonModel.Solution> known = Optional.of(latest.solution());
+            Optional<Draft> next = draft(recipes(brief, thereWith(latest), RecipeFinder.LATE_BY, known), known,
+                    deadline.secondsLeft() * (allHold(latest) ? 1 : FOR_EACH_DRAFT));
+            if (next.isEmpty()) {
+                break;
+            }
+            latest = next.get();
+            seconds += latest.solution().seconds();
+            draft = weighed(latest) <= weighed(draft) ? latest : draft;
+        }
+        List<SeasonPlan.WayOut> waysOut = new ArrayList<>();
+        if (!allHold(draft) && !watch.isStopped()) {
+            waysOut.addAll(waysOut(draft));
+        }
+        return new SeasonPlan(draft.batches(), promises(draft, waysOut), changes(draft.batches()), waysOut,
+                new Workload(brief, supply, draft.batches()).hours(), draft.droneStarts(), search(draft, seconds));
+    }
+
+    /** What a group has without any graft: what is on its way, and what others had over in this draft. */
+    private Function<PromiseGroup, Yield> thereWith(Draft draft) {
+        return group -> running.of(group).plus(draft.outcome().handedTo(group));
+    }
+
+    private SeasonPlan.Search search(Draft draft, double seconds) {
+        SeasonModel.Solution solution = draft.solution();
+        double cost = weighed(draft);
+        return new SeasonPlan.Search(solution.proven(), cost, Math.min(cost, solution.bound()),
+                solution.firstSeconds(), seconds);
+    }
+
+    /** While it is not proven, or what orders hand on is not what was counted on. */
+    private boolean mayBeBettered(Draft draft, boolean first) {
+        if (first) {
+            return !draft.solution().proven() || groups.stream()
+                    .anyMatch(group -> draft.outcome().handedTo(group).mean() >= WORTH_HANDING_ON);
+        }
+        return weighed(draft) > draft.solution().cost() * MUCH_DEARER;
+    }
+
+    /** @return empty if the locks cannot be kept */
+    private Optional<Draft> draft(List<List<Recipe>> recipes, Optional<SeasonModel.Solution> known, double seconds) {
+        return new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known)
+                .solve(seconds, watch).map(solution -> fitted(recipes, solution));
+    }
+
+    private Draft fitted(List<List<Recipe>> recipes, SeasonModel.Solution solution) {
+        ParentsModel.Parents parents = new ParentsModel(brief, supply,
+                new BatchSheet(brief, groups, classes).loads(solution)).solve();
+        Map<PromiseGroup, Double> aims = new LinkedHashMap<>();
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            solution.choices().get(index).ifPresent(recipe -> aims.put(group, recipe.assurance()));
+        }
+        Outcome outcome = Outcome.of(brief, supply, groups, running, parents.batches());
+        List<PlannedBatch> fitted = Fitting.fit(brief, supply, outcome, aims, parents.batches());
+        return new Draft(recipes, solution, fitted, parents.droneStarts(),
+                Outcome.of(brief, supply, groups, running, fitted));
+    }
+
+    /** What a plan is worth, as the model weighs it, but from what it really comes to. */
+    private double weighed(Draft draft) {
+        double sum = new Workload(brief, supply, draft.batches()).hours() * 60;
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            Optional<Recipe> recipe = draft.solution().choices().get(index);
+            double missed = Math.max(0, group.assurance() - draft.outcome().of(group).all().atLeast(group.count()));
+            sum += recipe.map(one -> SeasonModel.costOfMissing(group, one.daysLate(), missed))
+                    .orElse(SeasonModel.costOfUnmet(group));
+        }
+        return sum + changes(draft.batches()).size() * SeasonModel.CHANGED_GRAFT;
+    }
+
+    /** @param kept a plan whose recipes are to be among them */
+    private List<List<Recipe>> recipes(SeasonBrief with, Function<PromiseGroup, Yield> there, List<Integer> delays,
+            Optional<SeasonModel.Solution> kept) {
+        RecipeFinder finder = new RecipeFinder(with, supply, there);
+        List<List<Recipe>> recipes = new ArrayList<>();
+        for (int index = 0; index < groups.size(); index++) {
+            int at = index;
+            recipes.add(lineIsThere(groups.get(index))
+                    ? finder.of(groups.get(index), delays, kept.flatMap(one -> one.choices().get(at)))
+                    : List.of());
+        }
+        return recipes;
     }
 
     private boolean lineIsThere(PromiseGroup group) {
@@ -109,106 +191,61 @@ public final class SeasonPlanner {
                 || brief.breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
     }
 
-    private double hours(SeasonModel.Solution solution) {
-        double minutes = 0;
-        for (Optional<Recipe> choice : solution.choices()) {
-            minutes += choice.map(Recipe::minutes).orElse(0);
-        }
-        for (int[] used : solution.loads().values()) {
-            for (int one : used) {
-                minutes += one * WorkTime.LOAD;
-            }
-        }
-        return minutes / 60;
-    }
-
     // --- promises ----------------------------------------------------------------------------------------------------
 
-    private boolean allHold(List<Optional<Recipe>> choices) {
-        return holding(choices).size() == groups.size();
+    private boolean allHold(Draft draft) {
+        return holding(draft).size() == groups.size();
     }
 
-    private Set<PromiseGroup> holding(List<Optional<Recipe>> choices) {
+    private Set<PromiseGroup> holding(Draft draft) {
         Set<PromiseGroup> holding = new LinkedHashSet<>();
         for (int index = 0; index < groups.size(); index++) {
-            PromiseGroup group = groups.get(index);
-            if (choices.get(index).filter(one -> state(group, one) == Promise.State.HOLDS).isPresent()) {
-                holding.add(group);
+            if (state(draft, index) == Promise.State.HOLDS) {
+                holding.add(groups.get(index));
             }
         }
         return holding;
     }
 
-    private static Promise.State state(PromiseGroup group, Recipe recipe) {
-        if (recipe.assurance() < group.assurance() - 1e-9) {
-            return Promise.State.AT_RISK;
+    private Promise.State state(Draft draft, int index) {
+        PromiseGroup group = groups.get(index);
+        Optional<Recipe> recipe = draft.solution().choices().get(index);
+        if (recipe.isEmpty()) {
+            return Promise.State.UNMET;
         }
+        boolean holds = Promise.holds(draft.outcome().of(group).all().atLeast(group.count()), group.assurance());
+        return holds ? inTime(recipe.get()) : Promise.State.AT_RISK;
+    }
+
+    private static Promise.State inTime(Recipe recipe) {
         return recipe.daysLate() > 0 ? Promise.State.LATE : Promise.State.HOLDS;
     }
 
-    private List<Promise> promises(SeasonModel.Solution solution, List<List<Recipe>> recipes,
-            List<SeasonPlan.WayOut> waysOut) {
+    private List<Promise> promises(Draft draft, List<SeasonPlan.WayOut> waysOut) {
+        Map<String, Double> chances = draft.outcome().chances();
         List<Promise> promises = new ArrayList<>();
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            Optional<Recipe> recipe = solution.choices().get(index);
-            int before = 0;
+            Promise.State state = state(draft, index);
+            Optional<Recipe> recipe = draft.solution().choices().get(index);
+            List<Reason> reasons = new ArrayList<>(draft.outcome().of(group).reasons());
+            if (group.demands().size() > 1) {
+                reasons.add(Reason.of(Source.derived("one distribution for all of them"), "plan.together",
+                        group.demands().size(), group.count()));
+            }
+            if (state != Promise.State.HOLDS) {
+                reasons.addAll(whyNot(group, draft.recipes().get(index), waysOut));
+            }
+            int cups = draft.batches().stream().flatMap(batch -> batch.shares().stream())
+                    .filter(share -> group.wants(share.demand())).mapToInt(PlannedBatch.Share::cups).sum();
             for (Demand demand : group.demands()) {
-                before += demand.count();
-                promises.add(promise(group, demand, before, recipe, recipes.get(index), waysOut));
+                promises.add(new Promise(demand, state, chances.get(demand.id()), recipe.map(Recipe::delivery),
+                        recipe.map(Recipe::daysLate).orElse(0), cups, reasons));
             }
         }
         promises.sort(
                 Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
         return promises;
-    }
-
-    /** @param upToHere queens of the group for this demand and those served before it */
-    private Promise promise(PromiseGroup group, Demand demand, int upToHere, Optional<Recipe> recipe,
-            List<Recipe> all, List<SeasonPlan.WayOut> waysOut) {
-        List<Reason> reasons = new ArrayList<>();
-        Yield yield = running.of(group);
-        running.shares(group)
-                .forEach(share -> reasons.add(Reason.of(Source.derived("what is on its way, by its own losses"),
-                        "plan.running", share.alive(), share.batch().id())));
-        if (recipe.isEmpty()) {
-            reasons.addAll(whyNot(group, all, waysOut));
-            return new Promise(demand, Promise.State.UNMET, yield.atLeast(upToHere), Optional.empty(), 0, 0, reasons);
-        }
-        Recipe taken = recipe.get();
-        for (Recipe.Graft graft : taken.grafts()) {
-            LocalDate had = group.product() == Product.RIPE_CELLS
-                    ? graft.day().plusDays(brief.ripeAfter())
-                    : taken.delivery();
-            yield = yield.plus(supply.yield(group.product(), graft.day(), had, graft.cups()));
-            reasons.addAll(becauseOf(supply, group.product(), graft.day(), graft.cups()));
-        }
-        if (group.demands().size() > 1) {
-            reasons.add(Reason.of(Source.derived("one distribution for all of them"), "plan.together",
-                    group.demands().size(), group.count()));
-        }
-        Promise.State state = state(group, taken);
-        if (state != Promise.State.HOLDS) {
-            reasons.addAll(whyNot(group, all, waysOut));
-        }
-        return new Promise(demand, state, yield.atLeast(upToHere), Optional.of(taken.delivery()), taken.daysLate(),
-                taken.cups(), reasons);
-    }
-
-    static Reason becauseOf(RunningShares.Share share) {
-        return Reason.of(Source.derived("what is on its way, by its own losses"), "plan.running", share.alive(),
-                share.batch().id());
-    }
-
-    static List<Reason> becauseOf(Supply supply, Product product, LocalDate graft, int cups) {
-        List<Reason> because = new ArrayList<>();
-        because.add(Reason.of(Source.derived("the smallest number that does, by the exact distribution"), "plan.graft",
-                cups, graft));
-        if (product.losses().size() > 3) {
-            because.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.weather",
-                    Math.round(supply.matingWeather(graft) * 100) + " %"));
-        }
-        return because;
     }
 
     /** Why it does not hold: no day left, no mother, or what would make it hold. */
@@ -246,9 +283,8 @@ public final class SeasonPlanner {
 
     // --- ways out ----------------------------------------------------------------------------------------------------
 
-    private List<SeasonPlan.WayOut> waysOut(SeasonModel.Solution solution, List<List<Recipe>> recipes,
-            List<BuilderClass> classes) {
-        Set<PromiseGroup> before = holding(solution.choices());
+    private List<SeasonPlan.WayOut> waysOut(Draft draft) {
+        Set<PromiseGroup> before = holding(draft);
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
         Relaxation[] kinds = Relaxation.values();
         for (int index = 0; index < kinds.length; index++) {
@@ -257,8 +293,8 @@ public final class SeasonPlanner {
             }
             Relaxation kind = kinds[index];
             double seconds = Math.max(SHORTEST_SEARCH_SECONDS,
-                    deadline.secondsLeft() / (kinds.length - index) * FOR_THE_PLAN);
-            relaxed(kind, recipes, classes, solution).solve(seconds, SolveWatch.NONE)
+                    deadline.secondsLeft() / (kinds.length - index) * FOR_EACH_DRAFT);
+            relaxed(kind, draft).solve(seconds, SolveWatch.NONE)
                     .flatMap(relaxed -> wayOut(kind, before, relaxed)).ifPresent(ways::add);
         }
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> -way.helps().size())
@@ -267,42 +303,41 @@ public final class SeasonPlanner {
     }
 
     /** The same season with one thing more. */
-    private SeasonModel relaxed(Relaxation kind, List<List<Recipe>> recipes, List<BuilderClass> classes,
-            SeasonModel.Solution found) {
-        Optional<SeasonModel.Solution> known = Optional.of(found);
+    private SeasonModel relaxed(Relaxation kind, Draft draft) {
+        Optional<SeasonModel.Solution> known = Optional.of(draft.solution());
+        Function<PromiseGroup, Yield> there = thereWith(draft);
         return switch (kind) {
-            case NUCS, HOURS, CAGES -> new SeasonModel(brief, groups, recipes, classes, Optional.of(kind), known);
+            case NUCS, HOURS, CAGES ->
+                new SeasonModel(brief, groups, draft.recipes(), classes, Optional.of(kind), known);
             case LATER -> {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
                 delays.addAll(RecipeFinder.MUCH_LATER);
-                yield new SeasonModel(brief, groups, recipes(brief, delays), classes, Optional.of(kind), known);
+                yield new SeasonModel(brief, groups, recipes(brief, there, delays, known), classes,
+                        Optional.of(kind), known);
             }
             case DAYS_OFF -> {
-                SeasonBrief with = brief
-                        .withCrew(new Crew(brief.crew().hoursADay(), Set.of(), brief.crew().closed()));
-                yield new SeasonModel(with, groups, recipes(with, RecipeFinder.LATE_BY), classes, Optional.of(kind),
-                        known);
+                SeasonBrief with = brief.withCrew(brief.crew().withoutDaysOff());
+                yield new SeasonModel(with, groups, recipes(with, there, RecipeFinder.LATE_BY, known), classes,
+                        Optional.of(kind), known);
             }
             case BUILDERS -> {
                 List<BuilderClass> more = new ArrayList<>(classes);
                 more.add(new BuilderClass(List.of(new CellBuilder("+", BuilderSchool.STARTER_THEN_FINISHER, 30,
-                        brief.today().plusDays(2), List.of()))));
-                yield new SeasonModel(brief, groups, recipes(withBuilder(brief), RecipeFinder.LATE_BY), more,
+                        brief.today().plusDays(2), List.of())), 100));
+                yield new SeasonModel(brief, groups, recipes(withBuilder(), there, RecipeFinder.LATE_BY, known), more,
                         Optional.of(kind), known);
             }
         };
     }
 
     /** With more builders a day takes more cups; without this no recipe would use them. */
-    private SeasonBrief withBuilder(SeasonBrief with) {
-        List<CellBuilder> more = new ArrayList<>(with.builders());
+    private SeasonBrief withBuilder() {
+        List<CellBuilder> more = new ArrayList<>(brief.builders());
         for (int index = 0; index < 4; index++) {
-            more.add(new CellBuilder("+" + index, BuilderSchool.STARTER_THEN_FINISHER, 30, with.today().plusDays(2),
+            more.add(new CellBuilder("+" + index, BuilderSchool.STARTER_THEN_FINISHER, 30, brief.today().plusDays(2),
                     List.of()));
         }
-        return new SeasonBrief(with.today(), with.until(), with.demands(), with.breeders(), more, with.nucs(),
-                with.busyNucs(), with.cages(), with.drones(), with.crew(), with.rates(), with.climate(),
-                with.running(), with.before(), with.locks(), with.how(), with.assumptions());
+        return brief.withBuilders(more);
     }
 
     private Optional<SeasonPlan.WayOut> wayOut(Relaxation kind, Set<PromiseGroup> before,
@@ -315,8 +350,9 @@ public final class SeasonPlanner {
         int later = 0;
         for (Map.Entry<PromiseGroup, Optional<Recipe>> one : now.entrySet()) {
             PromiseGroup group = one.getKey();
-            boolean better = one.getValue().filter(recipe -> state(group, recipe) == Promise.State.HOLDS
-                    || kind == Relaxation.LATER && state(group, recipe) == Promise.State.LATE).isPresent();
+            boolean better = one.getValue()
+                    .filter(recipe -> recipe.assurance() >= group.assurance() - 1e-9)
+                    .filter(recipe -> kind == Relaxation.LATER || inTime(recipe) == Promise.State.HOLDS).isPresent();
             if (better && !before.contains(group)) {
                 group.demands().forEach(demand -> helps.add(demand.id()));
                 later = Math.max(later, one.getValue().orElseThrow().daysLate());

@@ -1,28 +1,34 @@
 package vividcrown.core.season;
 
-import java.time.LocalDate;
-import java.time.Month;
+import java.util.EnumMap;
 import java.util.Map;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.odds.StepOdds;
 
 /**
- * What is believed about each loss in each month of the graft.
+ * What is believed about each loss, by what surrounds a batch.
  *
- * @param overall in place of the trade's belief
- * @param byMonth where the months differ
+ * @param steps in place of the trade's belief
  */
-public record SeasonRates(Map<LossStep, Rate> overall, Map<Month, Map<LossStep, Rate>> byMonth) {
+public record SeasonRates(Map<LossStep, StepOdds> steps) {
 
-    public static final SeasonRates OF_THE_TRADE = new SeasonRates(Map.of(), Map.of());
+    public static final SeasonRates OF_THE_TRADE = new SeasonRates(Map.of());
 
     public SeasonRates {
-        overall = Map.copyOf(overall);
-        byMonth = Map.copyOf(byMonth);
+        steps = Map.copyOf(steps);
     }
 
-    public Rate at(LossStep step, LocalDate graft) {
-        Rate usual = overall.getOrDefault(step, step.prior());
-        return byMonth.getOrDefault(graft.getMonth(), Map.of()).getOrDefault(step, usual);
+    public Rate at(LossStep step, Around around) {
+        StepOdds learnt = steps.get(step);
+        return learnt == null ? step.prior() : learnt.at(around);
+    }
+
+    /** Of each step that was counted, whatever surrounds a batch. */
+    public Map<LossStep, Rate> overall() {
+        Map<LossStep, Rate> overall = new EnumMap<>(LossStep.class);
+        steps.forEach((step, odds) -> overall.put(step, odds.at(Around.NOTHING_KNOWN)));
+        return overall;
     }
 }

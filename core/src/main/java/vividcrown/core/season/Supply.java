@@ -9,25 +9,34 @@ import java.util.Map;
 import java.util.Optional;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.mating.MatingChance;
+import vividcrown.core.mating.MatingWeather;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LateOdds;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.time.DaySpan;
 
-/** What a graft of one day gives by another: its losses, with the weather of its mating days and the time they have had. */
+/**
+ * What a graft of one day gives by another: its losses, with what surrounds it, the weather of its mating days and the
+ * time its queens have had.
+ */
 final class Supply {
 
     private static final double HARDLY_ANY = 0.002;
 
     private final SeasonBrief brief;
-    private final MatingChance mating;
+    private final MatingChance weather;
     private final LateOdds late;
     private final int emergence;
     private final int flatBrood;
-    private final Map<LocalDate, Double> weather = new HashMap<>();
+    private final Map<LocalDate, Map<MatingWeather, Double>> weatherOf = new HashMap<>();
+    private final Map<Placed, Rate> rates = new HashMap<>();
     private final Map<Asked, Yield> yields = new HashMap<>();
-
     private final Map<Begun, Yield> beforeLast = new HashMap<>();
+
+    private record Placed(LossStep step, LocalDate graft, Around around) {
+    }
 
     private record Begun(LocalDate graft, int cups, int steps) {
     }
@@ -35,9 +44,13 @@ final class Supply {
     private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups) {
     }
 
+    /** So many cups of a day with the same things around them. */
+    record Part(int cups, Around around) {
+    }
+
     Supply(SeasonBrief brief) {
         this.brief = brief;
-        this.mating = new MatingChance(brief.climate());
+        this.weather = new MatingChance(brief.climate());
         this.late = new LateOdds(LossStep.MATING.prior(), brief.assumptions());
         this.emergence = Backward.fromGraft(Product.VIRGINS, brief.how(), brief.assumptions()).likelyDay();
         this.flatBrood = brief.assumptions()
@@ -65,21 +78,48 @@ final class Supply {
 
     /** Chance that virgins of this graft find the weather to mate, 0–1. */
     double matingWeather(LocalDate graft) {
-        return weather.computeIfAbsent(graft, day -> mating.of(day.plusDays(emergence)));
+        return 1 - weatherOf(graft).get(MatingWeather.NONE);
+    }
+
+    private Map<MatingWeather, Double> weatherOf(LocalDate graft) {
+        return weatherOf.computeIfAbsent(graft, day -> weather.weather(day.plusDays(emergence)));
+    }
+
+    /** Nothing known of a graft to come but who makes it. */
+    Around usual() {
+        return Around.NOTHING_KNOWN.with(Circumstance.PERSON, brief.crew().grafter());
+    }
+
+    /** Belief about one step of a graft, without the time its queens have. */
+    Rate rate(LossStep step, LocalDate graft, Around around) {
+        return rates.computeIfAbsent(new Placed(step, graft, around), _ -> {
+            Around known = around.with(Circumstance.MONTH, graft.getMonth().name());
+            return step == LossStep.MATING ? mating(graft, known) : brief.rates().at(step, known);
+        });
+    }
+
+    /** In each kind of weather it has its own belief; together they are a Beta with the same mean and variance. */
+    private Rate mating(LocalDate graft, Around around) {
+        double mean = 0;
+        double square = 0;
+        for (Map.Entry<MatingWeather, Double> kind : weatherOf(graft).entrySet()) {
+            if (kind.getKey() != MatingWeather.NONE) {
+                Rate rate = brief.rates().at(LossStep.MATING, around.with(Circumstance.WEATHER, kind.getKey().name()));
+                mean += kind.getValue() * rate.mean();
+                square += kind.getValue() * (rate.variance() + rate.mean() * rate.mean());
+            }
+        }
+        double inside = Math.clamp(mean, HARDLY_ANY, 1 - HARDLY_ANY);
+        return Rate.ofMeanAndVariance(inside, Math.max(square - mean * mean, inside * (1 - inside) * HARDLY_ANY));
     }
 
     /** Beliefs about its losses, those that are passed left out. */
-    List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed) {
+    List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed, Around around) {
         List<Rate> steps = new ArrayList<>();
         for (LossStep step : product.losses()) {
-            boolean behind = passed.contains(step);
-            Rate rate = brief.rates().at(step, graft);
-            if (step == LossStep.MATING) {
-                if (!behind) {
-                    steps.add(scaled(rate, matingWeather(graft) * layingBy(product, graft, delivery)));
-                }
-            } else if (!behind) {
-                steps.add(rate);
+            if (!passed.contains(step)) {
+                Rate rate = rate(step, graft, around);
+                steps.add(step == LossStep.MATING ? scaled(rate, layingBy(product, graft, delivery)) : rate);
             }
         }
         return steps;
@@ -98,9 +138,10 @@ final class Supply {
         return Rate.of(mean * weight, (1 - mean) * weight);
     }
 
+    /** Of a graft of which nothing is known but its day. */
     Yield yield(Product product, LocalDate graft, LocalDate delivery, int cups) {
         return yields.computeIfAbsent(new Asked(product, graft, delivery, cups), _ -> {
-            List<Rate> steps = steps(product, graft, delivery, List.of());
+            List<Rate> steps = steps(product, graft, delivery, List.of(), usual());
             // up to the virgin it is the same for every day of delivery
             Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1),
                     _ -> Yield.ofBatch(cups, steps.subList(0, steps.size() - 1)));
@@ -108,16 +149,48 @@ final class Supply {
         });
     }
 
+    /** Of all that is grafted on one day: the parts share the day's luck, each with its own chances. */
+    Yield yield(Product product, LocalDate graft, LocalDate delivery, List<Part> parts) {
+        int cups = parts.stream().mapToInt(Part::cups).sum();
+        List<List<Rate>> each = parts.stream()
+                .map(part -> steps(product, graft, delivery, List.of(), part.around())).toList();
+        List<Rate> steps = new ArrayList<>();
+        for (int step = 0; step < product.losses().size() && cups > 0; step++) {
+            double mean = 0;
+            double weight = 0;
+            for (int part = 0; part < each.size(); part++) {
+                Rate rate = each.get(part).get(step);
+                double share = (double) parts.get(part).cups() / cups;
+                mean += share * rate.mean();
+                weight += share * (rate.successes() + rate.failures());
+            }
+            steps.add(Rate.of(mean * weight, (1 - mean) * weight));
+        }
+        return Yield.ofBatch(cups, steps);
+    }
+
+    /** How many virgins a cup gives against one of which nothing is known, in steps of 5 %. */
+    int percent(Around around) {
+        double ratio = 1;
+        for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)) {
+            ratio *= rate(step, brief.today(), around).mean() / rate(step, brief.today(), usual()).mean();
+        }
+        return (int) Math.clamp(Math.round(ratio * 20) * 5, 20, 300);
+    }
+
     /** Share of so many cups that comes through to that delivery, on average. */
     double through(Product product, LocalDate graft, LocalDate delivery) {
-        return steps(product, graft, delivery, List.of()).stream().mapToDouble(Rate::mean).reduce(1,
+        return steps(product, graft, delivery, List.of(), usual()).stream().mapToDouble(Rate::mean).reduce(1,
                 (one, two) -> one * two);
     }
 
     /** Cells that are ripe and sound out of so many cups, on average, rounded up. */
     int ripe(LocalDate graft, int cups) {
-        double share = brief.rates().at(LossStep.TAKE, graft).mean() * brief.rates().at(LossStep.SOUND, graft).mean();
-        return (int) Math.ceil(cups * share - 1e-9);
+        return (int) Math.ceil(ripeOnAverage(graft, cups, usual()) - 1e-9);
+    }
+
+    double ripeOnAverage(LocalDate graft, int cups, Around around) {
+        return cups * rate(LossStep.TAKE, graft, around).mean() * rate(LossStep.SOUND, graft, around).mean();
     }
 
     /**
@@ -137,6 +210,6 @@ final class Supply {
     }
 
     Yield ofRunning(RunningBatch batch, int alive, Product product, LocalDate delivery) {
-        return Yield.ofBatch(alive, steps(product, batch.graftDay(), delivery, batch.passed()));
+        return Yield.ofBatch(alive, steps(product, batch.graftDay(), delivery, batch.passed(), batch.around()));
     }
 }

@@ -90,13 +90,12 @@ public record SupplyBand(Kind kind, List<Point> days) {
                     }
                 });
             }
-            return alive.entrySet().stream().map(one -> new RunningBatch(one.getKey().id(), one.getKey().line(),
-                    one.getKey().graftDay(), one.getValue(), one.getKey().passed())).toList();
+            return alive.entrySet().stream().map(one -> one.getKey().with(one.getValue())).toList();
         }
 
         private Point point(Supply supply, List<RunningBatch> running, LocalDate day) {
             int demanded = demands.stream().filter(one -> !one.until().isAfter(day)).mapToInt(Demand::count).sum();
-            Yield all = Yield.ofBatch(0, List.of());
+            Yield all = Yield.NOTHING;
             Product product = product();
             for (RunningBatch batch : running) {
                 if (!day.isBefore(batch.graftDay().plusDays(supply.soonest(product)))
@@ -104,10 +103,11 @@ public record SupplyBand(Kind kind, List<Point> days) {
                     all = all.plus(supply.ofRunning(batch, batch.alive(), product, day));
                 }
             }
-            Map<LocalDate, Integer> cups = plan.stream().filter(one -> !day
+            Map<LocalDate, List<Supply.Part>> grafted = plan.stream().filter(one -> !day
                     .isBefore(one.day().plusDays(supply.soonest(product))))
-                    .collect(Collectors.toMap(PlannedBatch::day, this::cupsFor, Integer::sum));
-            for (Map.Entry<LocalDate, Integer> graft : cups.entrySet()) {
+                    .collect(Collectors.groupingBy(PlannedBatch::day, Collectors.mapping(
+                            one -> new Supply.Part(cupsFor(one), one.around()), Collectors.toList())));
+            for (Map.Entry<LocalDate, List<Supply.Part>> graft : grafted.entrySet()) {
                 all = all.plus(supply.yield(product, graft.getKey(), day, graft.getValue()));
             }
             return new Point(day, demanded, all.quantile(0.1), all.quantile(0.5), all.quantile(0.9));

@@ -19,6 +19,7 @@ import vividcrown.core.odds.Rate;
  */
 public record Yield(double[] chances) {
 
+    static final Yield NOTHING = new Yield(new double[]{1});
     private static final double NEGLIGIBLE = 1e-15;
 
     /** @param steps belief about each step, in order; with none everything comes through */
@@ -65,6 +66,15 @@ public record Yield(double[] chances) {
             }
         }
         return new Yield(sum);
+    }
+
+    /** What is left once so many were taken, or as many as there are. */
+    Yield over(int taken) {
+        double[] left = new double[Math.max(1, chances.length - taken)];
+        for (int finished = 0; finished < chances.length; finished++) {
+            left[Math.max(0, finished - taken)] += chances[finished];
+        }
+        return new Yield(left);
     }
 
     /** Chance of this many or more, 0–1. */

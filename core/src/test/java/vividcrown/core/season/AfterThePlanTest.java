@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
@@ -44,7 +45,7 @@ class AfterThePlanTest {
 
     private static PlannedBatch moved(PlannedBatch batch, LocalDate day) {
         return new PlannedBatch(day, batch.builder(), batch.breeder(), batch.line(), batch.cups(), batch.shares(),
-                false);
+                false, batch.grafter());
     }
 
     @Test
@@ -67,7 +68,8 @@ class AfterThePlanTest {
     @Test
     void two_loads_too_close_and_too_many_cups_are_named() {
         PlannedBatch a = batchFor("A");
-        PlannedBatch extra = new PlannedBatch(a.day().plusDays(2), a.builder(), "Runa", "dark", 60, List.of(), false);
+        PlannedBatch extra = new PlannedBatch(a.day().plusDays(2), a.builder(), "Runa", "dark", 60, List.of(), false,
+                Optional.empty());
         List<PlannedBatch> all = new ArrayList<>(plan.batches());
         all.add(extra);
         String breaks = PlanCheck.of(BRIEF, all).breaks().toString();
@@ -106,7 +108,8 @@ class AfterThePlanTest {
     void queens_on_their_way_are_in_the_band_and_cells_only_where_they_are_set_aside() {
         RunningBatch virgins = new RunningBatch("26-01", Optional.of("dark"), day(-15), 20,
                 List.of(LossStep.TAKE, LossStep.SOUND,
-                        LossStep.EMERGENCE));
+                        LossStep.EMERGENCE),
+                Around.NOTHING_KNOWN);
         SeasonBrief brief = Seasons.brief(DEMANDS, List.of(builder("B 1", 45)), 100, Crew.EVERY_DAY, List.of(virgins),
                 List.of(), List.of());
         List<SupplyBand> bands = SupplyBand.of(brief, List.of());
@@ -133,7 +136,7 @@ class AfterThePlanTest {
                 BRIEF.builders(), BRIEF.nucs(), BRIEF.busyNucs(), BRIEF.cages(),
                 List.of(new DroneColony("D 1", batchFor("C").breeder(), day(0)),
                         new DroneColony("D 2", "Orla", day(0))),
-                BRIEF.crew(), BRIEF.rates(), BRIEF.climate(), BRIEF.running(), BRIEF.before(), BRIEF.locks(),
+                List.of(), BRIEF.crew(), BRIEF.rates(), BRIEF.climate(), BRIEF.running(), BRIEF.before(), BRIEF.locks(),
                 BRIEF.how(), BRIEF.assumptions());
         List<DroneSheet> sheets = DroneSheet.of(brief, plan);
         assertThat(sheets).extracting(DroneSheet::graft).doesNotContain(batchFor("B").day());
@@ -150,7 +153,8 @@ class AfterThePlanTest {
         List<PlannedBatch> weekly = new ArrayList<>();
         for (int week = 0; week < 5; week++) {
             weekly.add(
-                    new PlannedBatch(day(7 * week + (week == 4 ? 10 : 0)), "S", "Runa", "dark", 20, List.of(), false));
+                    new PlannedBatch(day(7 * week + (week == 4 ? 10 : 0)), "S", "Runa", "dark", 20, List.of(), false,
+                            Optional.empty()));
         }
         CellBuilder box = new CellBuilder("S", BuilderSchool.STARTER_FINISHER, 45, day(0), List.of());
         SeasonBrief brief = Seasons.brief(List.of(), List.of(box), 10, Crew.EVERY_DAY);

@@ -57,9 +57,9 @@ class BuilderClassTest {
                 Seasons.builder("C", 30), new CellBuilder("D", BuilderSchool.STARTER_FINISHER, 45, START, List.of()),
                 new CellBuilder("E", BuilderSchool.STARTER_THEN_FINISHER, 45, START.plusDays(4), List.of()),
                 new CellBuilder("F", BuilderSchool.STARTER_THEN_FINISHER, 45, START, List.of(START.minusDays(3))));
-        assertThat(BuilderClass.of(builders, Set.of(), START)).extracting(BuilderClass::count)
+        assertThat(BuilderClass.of(builders, Set.of(), START, _ -> 100)).extracting(BuilderClass::count)
                 .containsExactlyInAnyOrder(2, 1, 1, 1, 1);
-        assertThat(BuilderClass.of(builders, Set.of("B"), START)).hasSize(6);
+        assertThat(BuilderClass.of(builders, Set.of("B"), START, _ -> 100)).hasSize(6);
     }
 
     @Test
@@ -67,6 +67,6 @@ class BuilderClassTest {
         List<CellBuilder> builders = List.of(Seasons.builder("A", 45),
                 new CellBuilder("B", BuilderSchool.STARTER_THEN_FINISHER, 45, START.minusDays(90),
                         List.of(START.minusDays(80))));
-        assertThat(BuilderClass.of(builders, Set.of(), START)).hasSize(1);
+        assertThat(BuilderClass.of(builders, Set.of(), START, _ -> 100)).hasSize(1);
     }
 }

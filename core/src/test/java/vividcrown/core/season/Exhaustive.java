@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 
 /** Tries every choice of recipes; for seasons of three groups and builders that are alike. */
@@ -13,14 +14,23 @@ final class Exhaustive {
     private final SeasonBrief brief;
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes = new ArrayList<>();
+    private final Supply supply;
     private double best = Double.MAX_VALUE;
 
     Exhaustive(SeasonBrief brief) {
         this.brief = brief;
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
         Supply supply = new Supply(brief);
-        RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply));
+        RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
         groups.forEach(group -> recipes.add(finder.of(group, RecipeFinder.LATE_BY)));
+        this.supply = supply;
+    }
+
+    /** The same season as the solver sees it: the recipes to choose from are the same. */
+    SeasonModel model() {
+        return new SeasonModel(brief, groups, recipes,
+                BuilderClass.of(brief.builders(), Set.of(), brief.today(), _ -> 100), Optional.empty(),
+                Optional.empty());
     }
 
     double cheapest() {

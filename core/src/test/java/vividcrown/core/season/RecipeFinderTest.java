@@ -7,14 +7,13 @@ import static vividcrown.core.season.Seasons.day;
 import static vividcrown.core.season.Seasons.order;
 
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
-import vividcrown.core.odds.Rate;
 
 /** The ways to meet a demand, before anybody chooses among them. */
 class RecipeFinderTest {
@@ -26,7 +25,7 @@ class RecipeFinderTest {
             order("B", Product.MATED_QUEENS, 20, 70, 74)), FOUR, 200, Crew.EVERY_DAY);
     private final Supply supply = new Supply(brief);
     private final List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
-    private final RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply));
+    private final RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
 
     private List<Recipe> inTime(int group) {
         return finder.of(groups.get(group), RecipeFinder.LATE_BY).stream()
@@ -87,7 +86,7 @@ class RecipeFinderTest {
                 List.of(builder("B 1", 45)), 400, Crew.EVERY_DAY);
         Supply ofBig = new Supply(big);
         List<PromiseGroup> one = PromiseGroup.of(big.demands(), big.today());
-        assertThat(new RecipeFinder(big, ofBig, new RunningShares(big, one, ofBig)).of(one.getFirst(), List.of(0)))
+        assertThat(new RecipeFinder(big, ofBig, new RunningShares(big, one, ofBig)::of).of(one.getFirst(), List.of(0)))
                 .isNotEmpty().filteredOn(recipe -> recipe.assurance() == 0.9)
                 .allSatisfy(recipe -> assertThat(recipe.grafts().size()).isGreaterThan(2));
     }
@@ -98,15 +97,6 @@ class RecipeFinderTest {
         double through = supply.through(Product.MATED_QUEENS, day(50), day(90));
         double byHand = 0.85 * 0.925 * 0.925 * 0.775 * supply.matingWeather(day(50));
         assertThat(through).isCloseTo(byHand, within(0.01));
-    }
-
-    @Test
-    void a_month_with_its_own_counts_is_reckoned_by_them() {
-        SeasonRates june = new SeasonRates(Map.of(),
-                Map.of(Month.JUNE, Map.of(LossStep.TAKE, Rate.of(50, 50))));
-        assertThat(june.at(LossStep.TAKE, LocalDate.of(2026, 6, 10)).mean()).isEqualTo(0.5);
-        assertThat(june.at(LossStep.TAKE, LocalDate.of(2026, 7, 10))).isEqualTo(LossStep.TAKE.prior());
-        assertThat(june.at(LossStep.MATING, LocalDate.of(2026, 6, 10))).isEqualTo(LossStep.MATING.prior());
     }
 
     // --- groups and what is on its way -------------------------------------------------------------------------------
@@ -136,8 +126,8 @@ class RecipeFinderTest {
     @Test
     void a_line_asked_for_by_name_is_not_given_to_those_who_take_any() {
         List<LossStep> laying = List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE, LossStep.MATING);
-        RunningBatch grey = new RunningBatch("grey", Optional.of("grey"), day(-40), 10, laying);
-        RunningBatch dark = new RunningBatch("dark", Optional.of("dark"), day(-40), 10, laying);
+        RunningBatch grey = new RunningBatch("grey", Optional.of("grey"), day(-40), 10, laying, Around.NOTHING_KNOWN);
+        RunningBatch dark = new RunningBatch("dark", Optional.of("dark"), day(-40), 10, laying, Around.NOTHING_KNOWN);
         Demand any = order("any", Product.MATED_QUEENS, 10, 2, 5);
         Demand named = new Demand("named", Product.MATED_QUEENS, 10, day(20), day(24), Optional.of("grey"), 2, 0.9);
         SeasonBrief both = Seasons.brief(List.of(any, named), FOUR, 100, Crew.EVERY_DAY, List.of(grey, dark), List.of(),
@@ -152,7 +142,7 @@ class RecipeFinderTest {
     @Test
     void no_more_is_set_aside_than_the_assurance_asks_for() {
         RunningBatch virgins = new RunningBatch("v", Optional.of("dark"), day(-20), 60,
-                List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE));
+                List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE), Around.NOTHING_KNOWN);
         SeasonBrief few = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 5, 10, 14)), FOUR, 100,
                 Crew.EVERY_DAY, List.of(virgins), List.of(), List.of());
         List<PromiseGroup> one = PromiseGroup.of(few.demands(), few.today());

@@ -3,12 +3,19 @@ package vividcrown.core.season;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
@@ -45,7 +52,8 @@ final class Seasons {
     static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew,
             List<RunningBatch> running, List<BatchLock> before, List<BatchLock> locks) {
         return new SeasonBrief(MAY_1, day(120), demands, BREEDERS, builders, nucs, SeasonBrief.NucsTaken.NONE, 60,
-                List.of(), crew, SeasonRates.OF_THE_TRADE, MatingClimate.UPLAND_46_NORTH, running, before, locks, HOW,
+                List.of(), List.of(), crew, SeasonRates.OF_THE_TRADE, MatingClimate.UPLAND_46_NORTH, running, before,
+                locks, HOW,
                 Assumptions.standard());
     }
 
@@ -72,5 +80,35 @@ final class Seasons {
                     number % 2 == 0 ? 30 : 45, MAY_1, List.of()));
         }
         return brief(demands, boxes, nucs, new Crew(16, Set.of(DayOfWeek.SUNDAY), Set.of()));
+    }
+
+    /** Two hundred counted batches of a season's builders and mothers, some good, some poor. */
+    static SeasonBrief withRecords(SeasonBrief brief, long seed) {
+        Random random = new Random(seed);
+        Map<String, Double> builders = new HashMap<>();
+        brief.builders().forEach(one -> builders.put(one.id(), random.nextGaussian() * 0.5));
+        Map<String, Double> mothers = new HashMap<>();
+        brief.breeders().forEach(one -> mothers.put(one.id(), random.nextGaussian() * 0.3));
+        Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
+        for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE, LossStep.MATING)) {
+            List<StepOdds.Batch> counted = new ArrayList<>();
+            for (int number = 0; number < 200; number++) {
+                String builder = brief.builders().get(random.nextInt(brief.builders().size())).id();
+                String mother = brief.breeders().get(random.nextInt(brief.breeders().size())).id();
+                double mean = step.prior().mean();
+                double share = 1 / (1 + (1 - mean) / mean * Math.exp(-builders.get(builder) - mothers.get(mother)));
+                int came = 0;
+                for (int cup = 0; cup < 30; cup++) {
+                    came += random.nextDouble() < share ? 1 : 0;
+                }
+                counted.add(new StepOdds.Batch(Around.NOTHING_KNOWN.with(Circumstance.BUILDER, builder)
+                        .with(Circumstance.MOTHER, mother), new StepOdds.Count(30, came)));
+            }
+            steps.put(step, StepOdds.learnt(step.prior(), counted));
+        }
+        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(), brief.builders(),
+                brief.nucs(), brief.busyNucs(), brief.cages(), brief.drones(), brief.droneMothers(), brief.crew(),
+                new SeasonRates(steps),
+                brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(), brief.assumptions());
     }
 }

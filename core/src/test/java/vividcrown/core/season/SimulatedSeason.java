@@ -20,7 +20,7 @@ final class SimulatedSeason {
     }
 
     int comesOf(Product product, LocalDate graft, LocalDate delivery, int cups) {
-        List<Rate> steps = supply.steps(product, graft, delivery, List.of());
+        List<Rate> steps = supply.steps(product, graft, delivery, List.of(), supply.usual());
         int left = cups;
         for (Rate step : steps) {
             double share = BetaDistribution.of(step.successes(), step.failures()).createSampler(random).sample();

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -97,7 +98,8 @@ class PlanAdoption {
         int bars = bars(batch.cups());
         desk.plan(Generators.timeBasedEpochGenerator().generate(),
                 new GraftPlanned("", made.breeders().get(batch.breeder()), made.builders().get(batch.builder()),
-                        SignedIn.require().name(), batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()),
+                        Objects.requireNonNullElse(batch.grafter(), SignedIn.require().name()),
+                        batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()),
                         LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS, GraftPlan.PROPER_INCUBATOR_CELSIUS, bars,
                         Math.ceilDiv(batch.cups(), bars), sharesOf(batch), false),
                 false);

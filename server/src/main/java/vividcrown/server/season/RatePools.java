@@ -1,57 +1,58 @@
 package vividcrown.server.season;
 
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vividcrown.core.mating.Afternoon;
+import vividcrown.core.mating.MatingWeather;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.Interval;
 import vividcrown.core.odds.LossStep;
-import vividcrown.core.odds.Pooling;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.SeasonRates;
 import vividcrown.server.weather.WeatherStation;
 
-/** The operation's own losses by month, builder, mother, person, yard and weather, each borrowing from the others. */
+/**
+ * The operation's own losses, learnt by month, builder, mother, person, yard and weather, each borrowing from the others.
+ * Of mating, the weather stands for the month.
+ */
 @Component
 class RatePools {
 
-    private static final String BATCHES = """
+    private static final String TO_VIRGINS = """
             select g.graft_day, b.code as builder, coalesce(nullif(m.name, ''), m.code) as mother, g.grafter,
-                t.counted, t.took, t.judged, t.sound, t.checked, t.emerged, t.settled, t.mated
+                t.counted, t.took, t.judged, t.sound, t.checked, t.emerged
             from graft_tally t join graft g on g.id = t.graft_id join builder b on b.id = g.builder_id
             left join queen m on m.id = g.mother_id
             """;
-    private static final String BY_YARD = """
-            select y.name, count(*) as settled,
+    private static final String MATED = """
+            select g.graft_day, coalesce(nullif(m.name, ''), m.code) as mother, y.name as yard, count(*) as settled,
                 count(*) filter (where q.eggs_seen_on is not null and q.drone_brood_seen_on is null) as mated
-            from queen q join nuc n on n.id = q.nuc_id join yard y on y.id = n.yard_id
-            where q.graft_id is not null and q.emerged_seen_on is not null
+            from queen q join graft g on g.id = q.graft_id left join queen m on m.id = g.mother_id
+            left join nuc n on n.id = q.nuc_id left join yard y on y.id = n.yard_id
+            where q.emerged_seen_on is not null
                 and (q.eggs_seen_on is not null or q.drone_brood_seen_on is not null or q.ended_on is not null)
-            group by y.name
+            group by g.graft_day, m.name, m.code, y.name
             """;
-    private static final List<LossStep> STEPS = List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE,
-            LossStep.MATING);
-    /** Fit afternoons of a batch's mating time from which it is called fine; fewer than half of them poor. */
-    private static final int FINE_AFTERNOONS = 8;
+    /** From the graft to the first and after the last day on which its virgins may mate: emergence + 5 to + 21. */
+    private static final int MATING_FROM = 17;
+    private static final int MATING_DAYS = 17;
 
     private final JdbcClient jdbc;
 
     RatePools(JdbcClient jdbc) {
         this.jdbc = jdbc;
-    }
-
-    /** By what batches are told apart. */
-    enum Grouping {
-        MONTH, BUILDER, MOTHER, PERSON, YARD, WEATHER
     }
 
     /**
@@ -68,104 +69,89 @@ class RatePools {
         }
     }
 
-    record StepRates(LossStep step, RateLine all, Map<Grouping, List<RateLine>> by) {
+    /**
+     * @param all of a batch of which nothing is known
+     * @param by each group as if all else were as usual
+     */
+    record StepRates(LossStep step, RateLine all, Map<Circumstance, List<RateLine>> by) {
     }
 
-    /** A batch with its counts, as the database has it. */
-    record Batch(LocalDate graftDay, String builder, String mother, String grafter, int counted, int took, int judged,
-            int sound, int checked, int emerged, int settled, int mated) {
+    /** A batch with its counts up to the virgin, as the database has it. */
+    record Batch(LocalDate graftDay, String builder, @Nullable String mother, String grafter, int counted, int took,
+            int judged, int sound, int checked, int emerged) {
 
-        private Pooling.Count count(LossStep step) {
-            return switch (step) {
-                case TAKE -> new Pooling.Count(counted, took);
-                case SOUND -> new Pooling.Count(judged, sound);
-                case EMERGENCE -> new Pooling.Count(checked, emerged);
-                case MATING -> new Pooling.Count(settled, mated);
-                case ACCEPTANCE -> new Pooling.Count(0, 0);
-            };
+        private StepOdds.Batch at(LossStep step) {
+            Around around = Around.graftOf(graftDay).with(Circumstance.BUILDER, builder)
+                    .with(Circumstance.MOTHER, Optional.ofNullable(mother)).with(Circumstance.PERSON, grafter);
+            return new StepOdds.Batch(around, switch (step) {
+                case TAKE -> new StepOdds.Count(counted, took);
+                case SOUND -> new StepOdds.Count(judged, sound);
+                case EMERGENCE -> new StepOdds.Count(checked, emerged);
+                case MATING, ACCEPTANCE -> new StepOdds.Count(0, 0);
+            });
         }
     }
 
-    record YardCount(String name, int settled, int mated) {
-    }
+    /** Virgins of a batch in one yard that laid or never will. */
+    record Mated(LocalDate graftDay, @Nullable String mother, @Nullable String yard, int settled, int mated) {
 
-    private List<Batch> batches() {
-        return jdbc.sql(BATCHES).query(Batch.class).list();
-    }
-
-    /** What the plan reckons with: each step by the month of the graft. */
-    SeasonRates rates() {
-        List<Batch> batches = batches();
-        Map<LossStep, Rate> overall = new EnumMap<>(LossStep.class);
-        Map<Month, Map<LossStep, Rate>> byMonth = new EnumMap<>(Month.class);
-        for (LossStep step : STEPS) {
-            Pooling<Month> pooled = pool(batches, step, batch -> batch.graftDay().getMonth());
-            overall.put(step, pooled.overall());
-            pooled.groups().forEach((month, rate) -> byMonth.computeIfAbsent(month, _ -> new EnumMap<>(LossStep.class))
-                    .put(step, rate));
+        private StepOdds.Batch batch(Optional<MatingWeather> weather) {
+            return new StepOdds.Batch(Around.NOTHING_KNOWN
+                    .with(Circumstance.MOTHER, Optional.ofNullable(mother))
+                    .with(Circumstance.YARD, Optional.ofNullable(yard))
+                    .with(Circumstance.WEATHER, weather.map(MatingWeather::name)),
+                    new StepOdds.Count(settled, mated));
         }
-        return new SeasonRates(overall, byMonth);
+    }
+
+    private Map<LossStep, List<StepOdds.Batch>> counted(WeatherStation station, LocalDate today) {
+        List<Batch> batches = jdbc.sql(TO_VIRGINS).query(Batch.class).list();
+        Map<LossStep, List<StepOdds.Batch>> counted = new EnumMap<>(LossStep.class);
+        for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)) {
+            counted.put(step, batches.stream().map(batch -> batch.at(step)).toList());
+        }
+        counted.put(LossStep.MATING, jdbc.sql(MATED).query(Mated.class).list().stream()
+                .map(mated -> mated.batch(weather(station, mated.graftDay(), today))).toList());
+        return counted;
+    }
+
+    /** What the plan reckons with. */
+    SeasonRates rates(WeatherStation station, LocalDate today) {
+        Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
+        counted(station, today).forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
+        return new SeasonRates(steps);
     }
 
     /** Everything, for the screen. */
     List<StepRates> table(WeatherStation station, LocalDate today) {
-        List<Batch> batches = batches();
         List<StepRates> table = new ArrayList<>();
-        for (LossStep step : STEPS) {
-            Map<Grouping, List<RateLine>> by = new EnumMap<>(Grouping.class);
-            by.put(Grouping.MONTH, lines(batches, step, batch -> batch.graftDay().getMonth().name()));
-            by.put(Grouping.BUILDER, lines(batches, step, Batch::builder));
-            by.put(Grouping.MOTHER, lines(batches, step, Batch::mother));
-            by.put(Grouping.PERSON, lines(batches, step, Batch::grafter));
-            if (step == LossStep.MATING) {
-                by.put(Grouping.WEATHER, lines(batches.stream()
-                        .filter(batch -> batch.graftDay().plusDays(33).isBefore(today)).toList(), step,
-                        batch -> weather(station, batch.graftDay())));
-                by.put(Grouping.YARD, yards());
+        counted(station, today).forEach((step, batches) -> {
+            StepOdds odds = StepOdds.learnt(step.prior(), batches);
+            Map<Circumstance, List<RateLine>> by = new EnumMap<>(Circumstance.class);
+            for (Circumstance kind : Circumstance.values()) {
+                Map<String, Integer> tried = new LinkedHashMap<>();
+                batches.stream().filter(batch -> batch.count().tried() > 0).forEach(batch -> batch.around().get(kind)
+                        .ifPresent(group -> tried.merge(group, batch.count().tried(), Integer::sum)));
+                if (!tried.isEmpty()) {
+                    by.put(kind, tried.entrySet().stream().map(group -> RateLine.of(group.getKey(),
+                            odds.group(kind, group.getKey()), group.getValue())).toList());
+                }
             }
-            Pooling<String> pooled = pool(batches, step, _ -> "");
-            table.add(new StepRates(step, RateLine.of("", pooled.overall(), tried(batches, step)), by));
-        }
+            int all = batches.stream().mapToInt(batch -> batch.count().tried()).sum();
+            table.add(new StepRates(step, RateLine.of("", odds.at(Around.NOTHING_KNOWN), all), by));
+        });
         return table;
     }
 
-    private List<RateLine> yards() {
-        Map<String, Pooling.Count> counts = new LinkedHashMap<>();
-        jdbc.sql(BY_YARD).query(YardCount.class).list()
-                .forEach(one -> counts.put(one.name(), new Pooling.Count(one.settled(), one.mated())));
-        return lines(Pooling.of(LossStep.MATING.prior(), counts), counts);
-    }
-
-    /** What the afternoons were like on which a batch could mate. */
-    private static String weather(WeatherStation station, LocalDate graft) {
-        long fit = Stream.iterate(graft.plusDays(17), day -> day.plusDays(1)).limit(17)
+    /** What the afternoons were like on which a batch could mate; empty while they are not over. */
+    private static Optional<MatingWeather> weather(WeatherStation station, LocalDate graft, LocalDate today) {
+        LocalDate first = graft.plusDays(MATING_FROM);
+        if (!first.plusDays(MATING_DAYS).isBefore(today)) {
+            return Optional.empty();
+        }
+        long fit = Stream.iterate(first, day -> day.plusDays(1)).limit(MATING_DAYS)
                 .filter(day -> station.afternoon(day).fitness() != Afternoon.Fitness.UNFIT).count();
-        return fit >= FINE_AFTERNOONS ? "FINE" : fit >= FINE_AFTERNOONS / 2 ? "FAIR" : "POOR";
-    }
-
-    private static <K> Map<K, Pooling.Count> counts(List<Batch> batches, LossStep step, Function<Batch, K> group) {
-        Map<K, Pooling.Count> counts = new LinkedHashMap<>();
-        batches.stream().filter(batch -> batch.count(step).tried() > 0)
-                .forEach(batch -> counts.merge(group.apply(batch), batch.count(step), Pooling.Count::plus));
-        return counts;
-    }
-
-    private static <K> Pooling<K> pool(List<Batch> batches, LossStep step, Function<Batch, K> group) {
-        return Pooling.of(step.prior(), counts(batches, step, group));
-    }
-
-    private static List<RateLine> lines(List<Batch> batches, LossStep step, Function<Batch, String> group) {
-        Map<String, Pooling.Count> counts = counts(batches, step, group);
-        return lines(Pooling.of(step.prior(), counts), counts);
-    }
-
-    private static List<RateLine> lines(Pooling<String> pooled, Map<String, Pooling.Count> counts) {
-        return counts.entrySet().stream()
-                .map(one -> RateLine.of(one.getKey(), pooled.of(one.getKey()), one.getValue().tried())).toList();
-    }
-
-    private static int tried(List<Batch> batches, LossStep step) {
-        return batches.stream().mapToInt(batch -> batch.count(step).tried()).sum();
+        return Optional.of(MatingWeather.of((int) fit));
     }
 
     /** Ids of queens that are promised to somebody or were handed over. */

@@ -7,7 +7,6 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
-import java.time.Month;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -17,11 +16,16 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.mating.MatingWeather;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.rearing.BuilderRhythm;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
@@ -33,6 +37,7 @@ import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
+import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.Product;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -50,8 +55,10 @@ import vividcrown.server.settings.OwnFigure;
  * @param cages places in the incubator; 60 if left out
  * @param drones none given: drones are taken to be there, and the answer says when their comb must be in
  * @param crew every day, 16 hours, if left out
+ * @param droneMothers colonies that could be given drone comb: the plan says which, and when
  * @param counts own counts at each step of loss, laid over the trade's belief
- * @param countsByMonth own counts of grafts made in a month, where months differ
+ * @param history own batches with what surrounded them, for steps that have no count of their own: months, builders,
+ *        mothers, people, yards and weather are learnt from them, each borrowing from the others
  * @param running cells, virgins and queens that are on their way
  * @param before grafts of an earlier plan: kept where that costs little, and the changes are told
  * @param locks grafts that stay as they are
@@ -61,8 +68,9 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         @NotNull List<@Valid DemandAsked> demands,
         @NotNull List<@Valid BreederAsked> breeders, @NotNull List<@Valid BuilderAsked> builders, @Min(0) int nucs,
         @Nullable List<@Valid TakenAsked> nucsTaken, @Nullable @Min(0) Integer cages,
-        @Nullable List<@Valid DroneAsked> drones, @Nullable @Valid CrewAsked crew, @Nullable Double assurance,
-        @Nullable List<@Valid CountAsked> counts, @Nullable Map<Month, List<@Valid CountAsked>> countsByMonth,
+        @Nullable List<@Valid DroneAsked> drones, @Nullable List<@Valid DroneMotherAsked> droneMothers,
+        @Nullable @Valid CrewAsked crew, @Nullable Double assurance,
+        @Nullable List<@Valid CountAsked> counts, @Nullable List<@Valid HistoryAsked> history,
         @Nullable List<@Valid RunningAsked> running, @Nullable List<@Valid BatchAsked> before,
         @Nullable List<@Valid BatchAsked> locks, @Nullable LarvaAge larvaAge, @Nullable Placing placing,
         @Nullable List<Double> fitAfternoonsByMonth, @Nullable List<@Valid OwnFigure> figures,
@@ -107,8 +115,39 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
             @Nullable LocalDate combIn) {
     }
 
+    /** @param mother its queen; its own id if left out */
+    public record DroneMotherAsked(@NotBlank String id, @Nullable String mother) {
+    }
+
+    /** @param grafter who grafts, as named in {@code history} */
     public record CrewAsked(@Nullable Double hoursADay, @Nullable List<DayOfWeek> daysOff,
-            @Nullable List<LocalDate> closed) {
+            @Nullable List<LocalDate> closed, @Nullable String grafter) {
+    }
+
+    /**
+     * One batch at one step.
+     *
+     * @param weather of its mating days: fit afternoons 2–3 POOR, 4–7 FAIR, 8 and more FINE
+     */
+    public record HistoryAsked(@NotNull LossStep step, int tried, int succeeded, @Nullable LocalDate graftDay,
+            @Nullable String builder, @Nullable String breeder, @Nullable String person, @Nullable String yard,
+            @Nullable MatingWeather weather) {
+        private StepOdds.Batch batch() {
+            // of mating, the weather stands for the month
+            Optional<String> month = Optional.ofNullable(graftDay).filter(_ -> step != LossStep.MATING)
+                    .map(day -> day.getMonth().name());
+            return new StepOdds.Batch(around(builder, breeder, person, yard).with(Circumstance.MONTH, month)
+                    .with(Circumstance.WEATHER, Optional.ofNullable(weather).map(MatingWeather::name)),
+                    new StepOdds.Count(tried, succeeded));
+        }
+    }
+
+    private static Around around(@Nullable String builder, @Nullable String breeder, @Nullable String person,
+            @Nullable String yard) {
+        return Around.NOTHING_KNOWN.with(Circumstance.BUILDER, Optional.ofNullable(builder))
+                .with(Circumstance.MOTHER, Optional.ofNullable(breeder))
+                .with(Circumstance.PERSON, Optional.ofNullable(person))
+                .with(Circumstance.YARD, Optional.ofNullable(yard));
     }
 
     public record CountAsked(@NotNull LossStep step, int tried, int succeeded) {
@@ -116,7 +155,8 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
 
     /** @param passed losses that lie behind them; none if they were only grafted */
     public record RunningAsked(@NotBlank String id, @Nullable String line, @NotNull LocalDate graftDay, int alive,
-            @Nullable List<LossStep> passed) {
+            @Nullable List<LossStep> passed, @Nullable String builder, @Nullable String breeder,
+            @Nullable String person, @Nullable String yard) {
     }
 
     public record BatchAsked(@NotBlank String builder, @NotNull LocalDate day, @Min(1) @Max(45) int cups,
@@ -141,7 +181,9 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         List<Demand> wanted = checked.each("demands", demands, this::demand);
         List<CellBuilder> boxes = checked.each("builders", builders, this::builder);
         List<RunningBatch> underway = checked.each("running", orNone(running), SeasonAsked::running);
-        SeasonRates rates = checked.one("counts", this::rates).orElse(SeasonRates.OF_THE_TRADE);
+        List<Map.Entry<LossStep, StepOdds.Batch>> learnFrom = checked.each("history", orNone(history),
+                one -> Map.entry(one.step(), one.batch()));
+        SeasonRates rates = checked.one("counts", () -> rates(learnFrom)).orElse(SeasonRates.OF_THE_TRADE);
         Optional<Crew> hands = checked.one("crew", this::hands);
         var assumptions = checked.one("figures", () -> OwnFigure.over(orNone(figures)));
         var climate = checked.one("fitAfternoonsByMonth", () -> fitAfternoonsByMonth == null
@@ -166,7 +208,10 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                 boxes, nucs, day -> orNone(nucsTaken).stream()
                         .filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
                         .mapToInt(TakenAsked::count).sum(),
-                Objects.requireNonNullElse(cages, USUAL_CAGES), droneColonies, hands.orElseThrow(), rates,
+                Objects.requireNonNullElse(cages, USUAL_CAGES), droneColonies,
+                orNone(droneMothers).stream().map(one -> new DroneMother(one.id(),
+                        Objects.requireNonNullElse(one.mother(), one.id()))).toList(),
+                hands.orElseThrow(), rates,
                 climate.orElseThrow(), underway, orNone(before).stream().map(BatchAsked::lock).toList(),
                 orNone(locks).stream().map(BatchAsked::lock).toList(), how, reckoned);
         List<Refusal.Finding> faults = brief.faults().stream()
@@ -205,7 +250,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
 
     private static RunningBatch running(RunningAsked one) {
         return new RunningBatch(one.id(), Optional.ofNullable(one.line()), one.graftDay(), one.alive(),
-                orNone(one.passed()));
+                orNone(one.passed()), around(one.builder(), one.breeder(), one.person(), one.yard()));
     }
 
     private Crew hands() {
@@ -213,25 +258,22 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
             return Crew.EVERY_DAY;
         }
         return new Crew(Objects.requireNonNullElse(crew.hoursADay(), Crew.EVERY_DAY.hoursADay()),
-                new HashSet<>(orNone(crew.daysOff())), new HashSet<>(orNone(crew.closed())));
+                new HashSet<>(orNone(crew.daysOff())), new HashSet<>(orNone(crew.closed())),
+                Optional.ofNullable(crew.grafter()));
     }
 
-    private SeasonRates rates() {
-        Map<Month, Map<LossStep, Rate>> byMonth = new EnumMap<>(Month.class);
-        Map<LossStep, Rate> overall = over(orNone(counts), Map.of());
-        if (countsByMonth != null) {
-            countsByMonth.forEach((month, all) -> byMonth.put(month, over(all, overall)));
-        }
-        return new SeasonRates(overall, byMonth);
-    }
-
-    private static Map<LossStep, Rate> over(List<CountAsked> counts, Map<LossStep, Rate> before) {
-        Map<LossStep, Rate> rates = new EnumMap<>(LossStep.class);
-        for (CountAsked count : counts) {
-            rates.put(count.step(), before.getOrDefault(count.step(), count.step().prior())
+    private SeasonRates rates(List<Map.Entry<LossStep, StepOdds.Batch>> learnFrom) {
+        Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
+        learnFrom.stream().collect(Collectors.groupingBy(Map.Entry::getKey,
+                Collectors.mapping(Map.Entry::getValue, Collectors.toList())))
+                .forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
+        Map<LossStep, Rate> counted = new EnumMap<>(LossStep.class);
+        for (CountAsked count : orNone(counts)) {
+            counted.put(count.step(), counted.getOrDefault(count.step(), count.step().prior())
                     .updatedBy(count.succeeded(), count.tried()));
         }
-        return rates;
+        counted.forEach((step, rate) -> steps.put(step, StepOdds.of(rate)));
+        return new SeasonRates(steps);
     }
 
     private static <T> List<T> orNone(@Nullable List<T> list) {

@@ -19,8 +19,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.queen.Milestone;
 import vividcrown.core.rearing.BuilderSchool;
@@ -32,6 +35,7 @@ import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
+import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.Product;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -103,10 +107,18 @@ class SeasonBriefs {
      * @param hoursADay instead of the usual
      * @param workDaysOff work on days off
      * @param locks ids of planned grafts that stay as they are; those planned by hand stay anyway
+     * @param grafter who grafts; anybody if left out
      */
     record WhatIf(@Nullable Double assurance, @Nullable Integer moreNucs, @Nullable Integer moreBuilders,
-            @Nullable Double hoursADay, @Nullable Boolean workDaysOff, @Nullable List<UUID> locks) {
-        static final WhatIf NOTHING = new WhatIf(null, null, null, null, null, null);
+            @Nullable Double hoursADay, @Nullable Boolean workDaysOff, @Nullable List<UUID> locks,
+            @Nullable String grafter) {
+        static final WhatIf NOTHING = new WhatIf(null, null, null, null, null, null, null);
+
+        WhatIf graftedBy(String person) {
+            return grafter != null
+                    ? this
+                    : new WhatIf(assurance, moreNucs, moreBuilders, hoursADay, workDaysOff, locks, person);
+        }
     }
 
     /** The brief with what it was made from, so that a plan finds its way back to the records. */
@@ -146,13 +158,23 @@ class SeasonBriefs {
         Set<DayOfWeek> daysOff = Boolean.TRUE.equals(whatIf.workDaysOff()) ? Set.of() : hands.daysOff();
         LocalDate until = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElse(day).plusWeeks(2);
         LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
+        WeatherStation station = station();
+        List<Nuc> boxesOfQueens = nucs.findAll();
+        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
+        Map<UUID, String> yardOf = boxesOfQueens.stream()
+                .collect(Collectors.toMap(Nuc::id, nuc -> places.get(nuc.yardId()).name()));
+        List<Colony> nearby = nearMatingYards(boxesOfQueens, places);
+        Map<UUID, String> drones = namesOfQueens(nearby);
         SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands,
                 mothers.stream().map(one -> new BreederQueen(nameOf(one), one.line())).toList(),
                 cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
-                (int) nucs.count() + Objects.requireNonNullElse(whatIf.moreNucs(), 0), taken(batches, assumptions, day),
-                hands.cages(), drones(assumptions), new Crew(
-                        Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of()),
-                rates.rates(), climate(), running(batches, motherOf), before, locks,
+                boxesOfQueens.size() + Objects.requireNonNullElse(whatIf.moreNucs(), 0),
+                taken(batches, assumptions, day),
+                hands.cages(), droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones), new Crew(
+                        Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of(),
+                        Optional.ofNullable(whatIf.grafter())),
+                rates.rates(station, day), climate(station, day), running(batches, motherOf, codes, yardOf), before,
+                locks,
                 GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions);
         return new Made(brief, boxes.stream().collect(Collectors.toMap(Builder::code, Builder::id)),
                 mothers.stream().collect(Collectors.toMap(SeasonBriefs::nameOf, Queen::id, (one, _) -> one)), planned,
@@ -242,58 +264,95 @@ class SeasonBriefs {
     }
 
     /** Those whose drones reach a mating yard. */
-    private List<DroneColony> drones(Assumptions assumptions) {
-        int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
-        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
-        Set<UUID> mating = nucs.findAll().stream().map(Nuc::yardId).collect(Collectors.toSet());
-        List<Colony> kept = colonies.findAllByOrderByYardIdAscPositionAsc().stream()
-                .filter(colony -> colony.droneCombOn().isPresent())
-                .filter(colony -> mating.stream().anyMatch(yard -> metres(places.get(yard),
-                        places.get(colony.yardId())) <= Distance.MATING_METRES))
+    private List<Colony> nearMatingYards(List<Nuc> boxesOfQueens, Map<UUID, Yard> places) {
+        Set<UUID> mating = boxesOfQueens.stream().map(Nuc::yardId).collect(Collectors.toSet());
+        return colonies.findAllByOrderByYardIdAscPositionAsc().stream().filter(colony -> mating.stream()
+                .anyMatch(yard -> metres(places.get(yard), places.get(colony.yardId())) <= Distance.MATING_METRES))
                 .toList();
-        Map<UUID, Queen> mothers = queens.findAllById(kept.stream().flatMap(one -> one.queenId().stream()).toList())
+    }
+
+    /** By the colony; its own code where its queen is not known. */
+    private Map<UUID, String> namesOfQueens(List<Colony> heads) {
+        Map<UUID, Queen> known = queens.findAllById(heads.stream().flatMap(one -> one.queenId().stream()).toList())
                 .stream().collect(Collectors.toMap(Queen::id, Function.identity()));
-        return kept.stream().map(colony -> new DroneColony(colony.code(),
-                colony.queenId().map(mothers::get).map(SeasonBriefs::nameOf).orElse(colony.code()),
-                colony.droneCombOn().orElseThrow().plusDays(lead))).toList();
+        return heads.stream().collect(Collectors.toMap(Colony::id,
+                colony -> colony.queenId().map(known::get).map(SeasonBriefs::nameOf).orElse(colony.code())));
+    }
+
+    private static List<DroneColony> droneColonies(List<Colony> nearby, Map<UUID, String> mothers,
+            Assumptions assumptions) {
+        int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
+        return nearby.stream().filter(colony -> colony.droneCombOn().isPresent())
+                .map(colony -> new DroneColony(colony.code(), mothers.get(colony.id()),
+                        colony.droneCombOn().orElseThrow().plusDays(lead)))
+                .toList();
+    }
+
+    /** Whoever has a queen may be asked for drones. */
+    private static List<DroneMother> droneMothers(List<Colony> nearby, Map<UUID, String> mothers) {
+        return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty() && colony.queenId().isPresent())
+                .map(colony -> new DroneMother(colony.code(), mothers.get(colony.id()))).toList();
     }
 
     private static double metres(Yard one, Yard other) {
         return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude());
     }
 
-    private MatingClimate climate() {
-        Optional<Yard> first = yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder));
-        if (first.isEmpty()) {
-            return MatingClimate.UPLAND_46_NORTH;
-        }
-        WeatherStation station = new WeatherStation(first.get().id(), first.get().elevationMetres());
+    /** The weather of the first yard on the way; without any, of a valley at 500 m. */
+    WeatherStation station() {
+        return yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder))
+                .map(yard -> new WeatherStation(yard.id(), yard.elevationMetres()))
+                .orElseGet(() -> new WeatherStation(new UUID(0, 0), 500));
+    }
+
+    /** Days that are past had the weather they had; those to come have odds. */
+    private static MatingClimate climate(WeatherStation station, LocalDate today) {
         Map<LocalDate, Double> known = new HashMap<>();
-        return on -> known.computeIfAbsent(on, station::oddsOfMatingAfternoon);
+        return on -> known.computeIfAbsent(on, day -> day.isBefore(today)
+                ? station.afternoon(day).fitness() == Afternoon.Fitness.UNFIT ? 0.0 : 1.0
+                : station.oddsOfMatingAfternoon(day));
+    }
+
+    /** Queens of one batch that have come equally far, and wait for their eggs in one yard. */
+    private record Alike(List<LossStep> passed, Optional<String> yard) {
     }
 
     /** What lives of the batches, by how far it has come; what is promised or a mother is not to be had. */
-    private List<RunningBatch> running(List<Graft> batches, Map<UUID, Queen> motherOf) {
+    private List<RunningBatch> running(List<Graft> batches, Map<UUID, Queen> motherOf, Map<UUID, String> builderCodes,
+            Map<UUID, String> yardOf) {
         List<Graft> grafted = batches.stream().filter(Graft::grafted).toList();
         Set<UUID> spoken = new HashSet<>(rates.promised());
-        Map<UUID, Map<List<LossStep>, Integer>> alive = new HashMap<>();
+        Map<UUID, Map<Alike, Integer>> alive = new HashMap<>();
         for (Queen queen : queens.findByGraftIdIn(grafted.stream().map(Graft::id).toList())) {
             Optional<List<LossStep>> passed = passed(queen);
             if (passed.isPresent() && !spoken.contains(queen.id()) && !queen.breeder()) {
-                alive.computeIfAbsent(queen.graftId().orElseThrow(), _ -> new HashMap<>()).merge(passed.get(), 1,
-                        Integer::sum);
+                // a queen that lays has nothing before her that her yard would change
+                Optional<String> yard = passed.get().contains(LossStep.MATING)
+                        ? Optional.empty()
+                        : queen.nucId().map(yardOf::get);
+                alive.computeIfAbsent(queen.graftId().orElseThrow(), _ -> new HashMap<>())
+                        .merge(new Alike(passed.get(), yard), 1, Integer::sum);
             }
         }
         List<RunningBatch> running = new ArrayList<>();
         for (Graft graft : grafted) {
+            Optional<Queen> mother = Optional.ofNullable(motherOf.get(graft.motherId()));
+            Around around = Around.NOTHING_KNOWN.with(Circumstance.BUILDER, builderCodes.get(graft.builderId()))
+                    .with(Circumstance.MOTHER, mother.map(SeasonBriefs::nameOf))
+                    .with(Circumstance.PERSON, graft.grafter());
             alive.getOrDefault(graft.id(), Map.of()).entrySet().stream()
-                    .sorted(Comparator.comparingInt(one -> -one.getKey().size()))
-                    .forEach(one -> running.add(new RunningBatch(
-                            "%s (%s)".formatted(graft.code(), word(one.getKey().size())),
-                            Optional.ofNullable(motherOf.get(graft.motherId())).map(Queen::line), graft.graftDay(),
-                            one.getValue(), one.getKey())));
+                    .sorted(Comparator.comparingInt((Map.Entry<Alike, Integer> one) -> -one.getKey().passed().size())
+                            .thenComparing(one -> one.getKey().yard().orElse("")))
+                    .forEach(one -> running.add(new RunningBatch(nameOf(graft, one.getKey()), mother.map(Queen::line),
+                            graft.graftDay(), one.getValue(), one.getKey().passed(),
+                            around.with(Circumstance.YARD, one.getKey().yard()))));
         }
         return running;
+    }
+
+    private static String nameOf(Graft graft, Alike alike) {
+        return "%s (%s%s)".formatted(graft.code(), word(alike.passed().size()),
+                alike.yard().map(yard -> ", " + yard).orElse(""));
     }
 
     private static String word(int stepsPassed) {

@@ -3,7 +3,6 @@ package vividcrown.server.season;
 import jakarta.validation.Valid;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -37,18 +36,13 @@ import vividcrown.server.order.QueenOrder;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
-import vividcrown.server.weather.WeatherStation;
 import vividcrown.server.wire.ReasonView;
-import vividcrown.server.yard.Yard;
-import vividcrown.server.yard.Yards;
 
 /** The operation's season: how what is planned stands against what is promised, and searches for better. */
 @RestController
 @RequestMapping("/api/v1/season")
 class SeasonController {
 
-    /** Below the assurance wanted by more than this, a promise is called at risk. */
-    private static final double SLACK = 0.02;
     private static final int EXAMPLE_QUEENS = 40;
 
     /**
@@ -91,15 +85,12 @@ class SeasonController {
     private final SeasonSearches searches;
     private final PlanAdoption adoption;
     private final RatePools rates;
-    private final Yards yards;
 
-    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption, RatePools rates,
-            Yards yards) {
+    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption, RatePools rates) {
         this.briefs = briefs;
         this.searches = searches;
         this.adoption = adoption;
         this.rates = rates;
-        this.yards = yards;
     }
 
     @GetMapping
@@ -116,7 +107,7 @@ class SeasonController {
         made.open().forEach(order -> orders.put(order.code(), order));
         for (Demand demand : brief.demands()) {
             double chance = check.chances().get(demand.id());
-            Promise.State state = chance >= demand.assurance() - SLACK
+            Promise.State state = Promise.holds(chance, demand.assurance())
                     ? Promise.State.HOLDS
                     : chance >= 0.05 ? Promise.State.AT_RISK : Promise.State.UNMET;
             QueenOrder order = orders.get(demand.id());
@@ -128,14 +119,15 @@ class SeasonController {
                             demand.assurance(), chance, state, ReasonView.of(check.reasons().get(demand.id()))));
             promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
         }
-        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0,
+        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0, List.of(),
                 new SeasonPlan.Search(false, 0, 0, 0, 0));
         return new SeasonPage(brief.today(), brief.until(), standings, lines,
                 check.breaks().stream().map(Object::toString).toList(),
                 SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
                 SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
-                SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)), rates.table(station(), brief.today()),
+                SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
+                rates.table(briefs.station(), brief.today()),
                 weakest(brief),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
                 brief.busyNucs().on(brief.today()));
@@ -146,12 +138,6 @@ class SeasonController {
                 brief.rates().overall()).reasons());
     }
 
-    private WeatherStation station() {
-        return yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder))
-                .map(yard -> new WeatherStation(yard.id(), yard.elevationMetres()))
-                .orElseGet(() -> new WeatherStation(new UUID(0, 0), 500));
-    }
-
     private static List<PlannedLine> lines(SeasonBriefs.Made made) {
         return made.planned().stream().map(graft -> {
             Queen mother = made.mothers().get(graft.motherId());
@@ -159,7 +145,7 @@ class SeasonController {
                     new SeasonPlanView.BatchView(graft.graftDay(), made.builderCodes().get(graft.builderId()),
                             SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
                             shares(graft, made.brief()), spare(graft), graft.fixed(),
-                            SeasonPlanView.BatchDays.of(graft.graftDay(), made.brief())));
+                            graft.grafter(), SeasonPlanView.BatchDays.of(graft.graftDay(), made.brief())));
         }).toList();
     }
 
@@ -177,8 +163,9 @@ class SeasonController {
     /** Begins a search; how far it is tells the next. */
     @PostMapping("/searches")
     Begun search(@Valid @RequestBody Search asked) {
-        SeasonBrief brief = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING))
-                .brief();
+        // whoever takes the plan grafts, unless somebody else is named
+        SeasonBrief brief = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING)
+                .graftedBy(SignedIn.require().name())).brief();
         List<Refusal.Finding> faults = brief.faults().stream()
                 .map(fault -> new Refusal.Finding("", fault.toString())).toList();
         if (!faults.isEmpty()) {

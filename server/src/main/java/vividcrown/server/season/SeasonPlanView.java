@@ -3,6 +3,7 @@ package vividcrown.server.season;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.CalendarStep;
@@ -10,6 +11,7 @@ import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.DroneSheet;
+import vividcrown.core.season.DroneStart;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.Product;
 import vividcrown.core.season.Promise;
@@ -30,31 +32,34 @@ import vividcrown.server.wire.SpanView;
  * @param changes against the plan before
  * @param waysOut what would help the demands that are not met, the most helpful first
  * @param hours work that the plan takes
+ * @param droneStarts colonies to be given drone comb, the earliest first
  */
 public record SeasonPlanView(boolean holds, List<BatchView> batches, List<PromiseView> promises,
         List<ChangeView> changes, List<WayOutView> waysOut, double hours, SearchView search, List<BandView> bands,
-        List<BuilderSheetView> builders, List<DroneSheetView> drones, ShoppingView shopping) {
+        List<BuilderSheetView> builders, List<DroneStartView> droneStarts, List<DroneSheetView> drones,
+        ShoppingView shopping) {
 
     /**
      * @param shares for whom
      * @param spare cups for nobody yet
      * @param locked it was fixed by hand
+     * @param grafter who grafts, if that is known
      * @param days what it will be when; left out where it is sent to be checked
      */
     public record BatchView(LocalDate day, String builder, String breeder, String line, int cups,
-            List<ShareView> shares, int spare, boolean locked, @Nullable BatchDays days) {
+            List<ShareView> shares, int spare, boolean locked, @Nullable String grafter, @Nullable BatchDays days) {
         static BatchView of(PlannedBatch batch, SeasonBrief brief) {
             return new BatchView(batch.day(), batch.builder(), batch.breeder(), batch.line(), batch.cups(),
                     batch.shares().stream()
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
-                    batch.spare(), batch.locked(), BatchDays.of(batch.day(), brief));
+                    batch.spare(), batch.locked(), batch.grafter().orElse(null), BatchDays.of(batch.day(), brief));
         }
 
         PlannedBatch batch() {
             return new PlannedBatch(day, builder, breeder, line, cups,
                     shares.stream().map(one -> new PlannedBatch.Share(one.demand(), one.cups(), one.delivery()))
                             .toList(),
-                    locked);
+                    locked, Optional.ofNullable(grafter));
         }
     }
 
@@ -142,6 +147,17 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     }
 
     /**
+     * @param combIn when drone comb is to be put in
+     * @param firstGraft the graft whose virgins its drones are the first to meet
+     */
+    public record DroneStartView(String colony, String mother, SpanView combIn, LocalDate firstGraft) {
+        static DroneStartView of(DroneStart start) {
+            return new DroneStartView(start.colony(), start.mother(), SpanView.of(start.combIn()),
+                    start.firstGraft());
+        }
+    }
+
+    /**
      * @param comb when drone comb must be in
      * @param virgins that fly together with those of this graft, on average
      */
@@ -179,6 +195,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                         plan.search().bound(), plan.search().firstSeconds(), plan.search().seconds()),
                 BandView.of(SupplyBand.of(brief, plan.batches())),
                 BuilderSheetView.of(BuilderSheet.of(brief, plan.batches())),
+                plan.droneStarts().stream().map(DroneStartView::of).toList(),
                 DroneSheetView.of(DroneSheet.of(brief, plan)), ShoppingView.of(Shopping.of(brief, plan)));
     }
 }

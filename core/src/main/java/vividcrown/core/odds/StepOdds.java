@@ -1,0 +1,296 @@
+package vividcrown.core.odds;
+
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+
+/**
+ * The odds of one step of loss for a batch, by what surrounds it: learnt from counted batches, each month, builder,
+ * mother, person, yard and kind of weather borrowing from the others of its kind.
+ *
+ * <p>The log-odds of a batch are those of the operation plus a shift for each thing around it. All shifts are sought
+ * together, so that a good builder is not praised for the person who always grafts into it; each is drawn to nought as
+ * strongly as the groups of its kind are alike: a group with few counts is believed to be much like the others, one with
+ * many speaks for itself. It is a logistic regression with crossed random shifts, by penalised quasi-likelihood (Breslow
+ * &amp; Clayton 1993, JASA 88:9, from memory), how much groups differ by expectation and maximisation. Cups of one batch share its day's luck,
+ * so a batch counts for less than its cups: n / (1 + (n − 1) ρ), with ρ from how much batches differ beyond chance
+ * (beta-binomial, Williams 1975, from memory).
+ *
+ * <p>The answer for a batch is a Beta that is as wide as the day's luck and what is not known of the shifts make it.
+ */
+public final class StepOdds {
+
+    /** The trade's belief about how much days differ counts as so many batches of one's own. */
+    private static final double BELIEF_IN_BATCHES = 10;
+    /** Groups of a kind usually differ by a standard deviation of 0.3 on the log-odds: an assumption of this program. */
+    private static final double USUAL_SPREAD = 0.09;
+    private static final double LEAST_SPREAD = 1e-4;
+    private static final double BELIEF_IN_GROUPS = 1;
+    private static final int ROUNDS = 40;
+    private static final int MOST_SWEEPS = 200;
+    private static final double SETTLED = 1e-7;
+    private static final double LEAST_WEIGHT = 2;
+    private static final double MOST_WEIGHT = 400;
+
+    private final Rate overall;
+    private final double alike;
+    private final Map<Circumstance, Map<String, Shift>> shifts;
+    private final Map<Circumstance, Double> spreads;
+
+    /** @param succeeded of {@code tried} */
+    public record Count(int tried, int succeeded) {
+        public Count {
+            if (succeeded < 0 || succeeded > tried) {
+                throw new IllegalArgumentException(
+                        "succeeded must lie between 0 and tried (%d), but is %d".formatted(tried, succeeded));
+            }
+        }
+
+        double share() {
+            return (double) succeeded / tried;
+        }
+    }
+
+    /**
+     * One batch at this step.
+     *
+     * @param count how many of how many came through
+     */
+    public record Batch(Around around, Count count) {
+    }
+
+    /**
+     * @param logOdds by which a group lies above or below the operation's own
+     * @param variance of what is believed about it
+     */
+    private record Shift(double logOdds, double variance) {
+    }
+
+    private StepOdds(Rate overall, double alike, Map<Circumstance, Map<String, Shift>> shifts,
+            Map<Circumstance, Double> spreads) {
+        this.overall = overall;
+        this.alike = alike;
+        this.shifts = shifts;
+        this.spreads = spreads;
+    }
+
+    /** The same for every batch, whatever surrounds it. */
+    public static StepOdds of(Rate belief) {
+        return new StepOdds(belief, 0, Map.of(), Map.of());
+    }
+
+    /**
+     * @param belief before any batch was counted; its weight says how much one day differs from another
+     * @param batches those counted so far; none leave the belief as it is
+     */
+    public static StepOdds learnt(Rate belief, List<Batch> batches) {
+        List<Batch> counted = batches.stream().filter(one -> one.count().tried() > 0).toList();
+        return counted.isEmpty() ? of(belief) : new Learning(belief, counted).learn();
+    }
+
+    /** Belief about the operation as a whole, whatever surrounds a batch. */
+    public Rate overall() {
+        return overall;
+    }
+
+    /** How much days differ: correlation of two cups of one batch, 0–1; 0 where nothing was learnt. */
+    public double likeness() {
+        return alike;
+    }
+
+    /** Belief about a batch: its share of successes, with the luck of its day. */
+    public Rate at(Around around) {
+        boolean nothingLearnt = alike == 0;
+        if (nothingLearnt) {
+            return overall;
+        }
+        double logOdds = logOdds(overall.mean());
+        double variance = 0;
+        for (Map.Entry<Circumstance, Double> kind : spreads.entrySet()) {
+            Shift shift = around.get(kind.getKey()).map(shifts.get(kind.getKey())::get)
+                    .orElse(new Shift(0, kind.getValue()));
+            logOdds += shift.logOdds();
+            variance += shift.variance();
+        }
+        return wide(share(logOdds), variance);
+    }
+
+    /** What is believed about one group, all else being as usual; a group never counted is like the operation. */
+    public Rate group(Circumstance kind, String group) {
+        Shift shift = shifts.getOrDefault(kind, Map.of()).getOrDefault(group,
+                new Shift(0, spreads.getOrDefault(kind, 0.0)));
+        double mean = share(logOdds(overall.mean()) + shift.logOdds());
+        double chance = mean * (1 - mean);
+        double spread = shift.variance() * chance * chance + overall.variance();
+        return ofSpread(mean, spread);
+    }
+
+    private Rate wide(double mean, double shiftVariance) {
+        double chance = mean * (1 - mean);
+        return ofSpread(mean, chance * alike + overall.variance() + shiftVariance * chance * chance);
+    }
+
+    /** Never surer than four hundred counts, nor vaguer than two. */
+    private static Rate ofSpread(double mean, double variance) {
+        double chance = mean * (1 - mean);
+        return Rate.ofMeanAndVariance(mean,
+                Math.clamp(variance, chance / (MOST_WEIGHT + 1), chance / (LEAST_WEIGHT + 1)));
+    }
+
+    private static double logOdds(double share) {
+        double inside = Math.clamp(share, 0.001, 0.999);
+        return Math.log(inside / (1 - inside));
+    }
+
+    private static double share(double logOdds) {
+        return Math.clamp(1 / (1 + Math.exp(-logOdds)), 0.005, 0.995);
+    }
+
+    // --- learning ----------------------------------------------------------------------------------------------------
+
+    /** A shift that is being sought. */
+    private static final class Moving {
+        private final List<Seen> batches = new ArrayList<>();
+        private double logOdds;
+        private double variance;
+    }
+
+    /** A batch with the shifts that bear on it. */
+    private record Seen(Count count, List<Moving> shifts) {
+    }
+
+    private static final class Learning {
+        private final Rate belief;
+        private final double believedLikeness;
+        private final List<Seen> batches = new ArrayList<>();
+        private final Map<Circumstance, Map<String, Moving>> groups = new EnumMap<>(Circumstance.class);
+        private final Map<Circumstance, Double> spreads = new EnumMap<>(Circumstance.class);
+        private double alike;
+        private Rate overall;
+
+        Learning(Rate belief, List<Batch> counted) {
+            this.belief = belief;
+            this.believedLikeness = 1 / (belief.successes() + belief.failures() + 1);
+            this.alike = believedLikeness;
+            this.overall = belief;
+            for (Circumstance kind : Circumstance.values()) {
+                long different = counted.stream().flatMap(one -> one.around().get(kind).stream()).distinct().count();
+                // a kind with a single group tells nothing
+                if (different > 1) {
+                    groups.put(kind, new TreeMap<>());
+                    spreads.put(kind, USUAL_SPREAD);
+                }
+            }
+            counted.forEach(this::see);
+        }
+
+        private void see(Batch batch) {
+            List<Moving> shifts = new ArrayList<>();
+            groups.forEach((kind, all) -> batch.around().get(kind)
+                    .ifPresent(group -> shifts.add(all.computeIfAbsent(group, _ -> new Moving()))));
+            Seen seen = new Seen(batch.count(), shifts);
+            shifts.forEach(shift -> shift.batches.add(seen));
+            batches.add(seen);
+        }
+
+        StepOdds learn() {
+            for (int round = 0; round < ROUNDS; round++) {
+                overall();
+                settleShifts();
+                spreads();
+                alike();
+            }
+            Map<Circumstance, Map<String, Shift>> shifts = new EnumMap<>(Circumstance.class);
+            groups.forEach((kind, all) -> {
+                Map<String, Shift> found = new HashMap<>();
+                all.forEach((group, shift) -> found.put(group, new Shift(shift.logOdds, shift.variance)));
+                shifts.put(kind, found);
+            });
+            return new StepOdds(overall, alike, shifts, spreads);
+        }
+
+        /** What a batch is worth, in cups that share no luck. */
+        private double worth(Seen batch) {
+            double tried = batch.count().tried();
+            return tried / (1 + (tried - 1) * alike);
+        }
+
+        private void overall() {
+            double tried = 0;
+            double came = 0;
+            for (Seen batch : batches) {
+                tried += worth(batch);
+                came += worth(batch) * batch.count().share();
+            }
+            overall = belief.updatedBy(came, tried);
+        }
+
+        /** One shift after the other, by Newton's step, until none moves. */
+        private void settleShifts() {
+            double moved = 1;
+            for (int sweep = 0; sweep < MOST_SWEEPS && moved > SETTLED; sweep++) {
+                moved = 0;
+                for (Map.Entry<Circumstance, Map<String, Moving>> kind : groups.entrySet()) {
+                    for (Moving shift : kind.getValue().values()) {
+                        moved = Math.max(moved, step(shift, spreads.get(kind.getKey())));
+                    }
+                }
+            }
+        }
+
+        private double step(Moving shift, double spread) {
+            double slope = -shift.logOdds / spread;
+            double curve = 1 / spread;
+            for (Seen batch : shift.batches) {
+                double expected = expected(batch);
+                double worth = worth(batch);
+                slope += worth * (batch.count().share() - expected);
+                curve += worth * expected * (1 - expected);
+            }
+            shift.logOdds += slope / curve;
+            shift.variance = 1 / curve;
+            return Math.abs(slope / curve);
+        }
+
+        private double expected(Seen batch) {
+            double sum = StepOdds.logOdds(overall.mean());
+            for (Moving shift : batch.shifts()) {
+                sum += shift.logOdds;
+            }
+            return StepOdds.share(sum);
+        }
+
+        /** How much the groups of each kind differ: the mean square of their shifts, as found and as far as not known. */
+        private void spreads() {
+            groups.forEach((kind, all) -> {
+                double squares = BELIEF_IN_GROUPS * USUAL_SPREAD;
+                for (Moving shift : all.values()) {
+                    squares += shift.logOdds * shift.logOdds + shift.variance;
+                }
+                spreads.put(kind, Math.max(LEAST_SPREAD, squares / (BELIEF_IN_GROUPS + all.size())));
+            });
+        }
+
+        /** By moments: what is left of the squared differences once chance has had its part. */
+        private void alike() {
+            double spread = 0;
+            double byChance = 0;
+            double byLuck = 0;
+            for (Seen batch : batches) {
+                double tried = batch.count().tried();
+                double expected = expected(batch);
+                double chance = expected * (1 - expected);
+                double difference = batch.count().share() - expected;
+                spread += tried * difference * difference;
+                byChance += chance;
+                byLuck += chance * (tried - 1);
+            }
+            double own = byLuck == 0 ? believedLikeness : Math.clamp((spread - byChance) / byLuck, 0, 1);
+            alike = (BELIEF_IN_BATCHES * believedLikeness + batches.size() * own)
+                    / (BELIEF_IN_BATCHES + batches.size());
+        }
+    }
+}
