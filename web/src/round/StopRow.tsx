@@ -72,6 +72,17 @@ function tap(stop: Stop, kind: EntryKind, extra: Partial<Tap>): Tap {
 function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const big = 'act act-main min-h-14 flex-1 md:min-h-11 md:flex-none'
+  if (stop.job === 'DRONE_COMB') {
+    return (
+      <button
+        className={big}
+        onClick={() => onTap('DRONE_COMB_IN')}
+        aria-label={t('round.doneLabel', { code: stop.code, what: t('kind.DRONE_COMB_IN') })}
+      >
+        {t('kind.DRONE_COMB_IN')}
+      </button>
+    )
+  }
   if (stop.subjectKind === 'COLONY') {
     const read = stop.job === 'READ_COLONY'
     return (

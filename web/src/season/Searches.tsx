@@ -5,16 +5,18 @@ import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
 import type { SeasonPlan, WhatIf } from '../api/types'
 import { useDraft } from '../outbox/useRecord'
-import { sayDay } from '../time/days'
+import { sayDay, saySpan } from '../time/days'
+import { ChoiceField } from '../ui/Fields'
 import { Findings } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { holding, percent } from './planned'
 import { progressQuery } from './queries'
 
 type Letter = 'A' | 'B'
+type Given = { assurance: number; grafters: string[] }
 
 /** Two plans side by side: as things are, and with something otherwise. */
-export function Searches({ assurance }: { assurance: number }) {
+export function Searches({ assurance, grafters }: Given) {
   const { t } = useTranslation()
   const [both, setBoth] = useState(false)
   return (
@@ -28,14 +30,14 @@ export function Searches({ assurance }: { assurance: number }) {
         )}
       </h2>
       <div className={`mt-2 grid gap-x-10 gap-y-8 ${both ? 'lg:grid-cols-2' : ''}`}>
-        <OnePlan letter="A" assurance={assurance} />
-        {both && <OnePlan letter="B" assurance={assurance} />}
+        <OnePlan letter="A" assurance={assurance} grafters={grafters} />
+        {both && <OnePlan letter="B" assurance={assurance} grafters={grafters} />}
       </div>
     </section>
   )
 }
 
-function OnePlan({ letter, assurance }: { letter: Letter; assurance: number }) {
+function OnePlan({ letter, ...given }: Given & { letter: Letter }) {
   const { t } = useTranslation()
   const [whatIf, setWhatIf] = useDraft<WhatIf>(`draft-what-if-${letter}`, {})
   const [search, setSearch] = useState<string>()
@@ -46,7 +48,7 @@ function OnePlan({ letter, assurance }: { letter: Letter; assurance: number }) {
   return (
     <div data-testid={`plan-${letter}`}>
       <h3 className="text-lg">{t('season.plan', { letter })}</h3>
-      <WhatIfForm assurance={assurance} value={whatIf} onChange={setWhatIf} />
+      <WhatIfForm {...given} value={whatIf} onChange={setWhatIf} />
       <p className="mt-3">
         <button className="act act-main" disabled={begin.isPending} onClick={() => begin.mutate()}>
           {t('season.search')}
@@ -65,10 +67,10 @@ const NUMBERS = [
 
 function WhatIfForm({
   assurance,
+  grafters,
   value,
   onChange,
-}: {
-  assurance: number
+}: Given & {
   value: WhatIf
   onChange: (next: WhatIf) => void
 }) {
@@ -103,6 +105,17 @@ function WhatIfForm({
         />
         {t('season.workDaysOff')}
       </label>
+      {grafters.length > 1 && (
+        <ChoiceField
+          name={t('season.grafter')}
+          value={value.grafter ?? ''}
+          choices={['', ...grafters]}
+          say={(one) => one || t('season.grafterYou')}
+          onChange={(next) =>
+            onChange(next ? { ...value, grafter: next } : { ...value, grafter: undefined })
+          }
+        />
+      )}
     </div>
   )
 }
@@ -224,6 +237,15 @@ function PlanFound({ id, plan }: { id: string; plan: SeasonPlan }) {
             ))}
           </ul>
         </>
+      )}
+      {plan.droneStarts.length > 0 && (
+        <ul className="mt-2" aria-label={t('season.droneStarts')}>
+          {plan.droneStarts.map((one) => (
+            <li key={one.colony}>
+              {t('season.droneStart', { colony: one.colony, days: saySpan(one.combIn) })}
+            </li>
+          ))}
+        </ul>
       )}
       {plan.changes.length > 0 && (
         <details className="mt-2">

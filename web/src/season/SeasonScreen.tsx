@@ -69,13 +69,18 @@ function Season({ page }: { page: SeasonPage }) {
           </ul>
         )}
       </section>
-      <Searches assurance={page.assurance} />
-      <Drones drones={page.drones} />
+      <Searches assurance={page.assurance} grafters={grafters(page)} />
+      <Drones drones={page.drones} combs={page.droneCombs} />
       <ShoppingList shopping={page.shopping} />
       <RatesTable rates={page.rates} weakest={page.weakest} />
     </>
   )
 }
+
+/** Everybody who has grafted here. */
+const grafters = (page: SeasonPage): string[] => [
+  ...new Set(page.rates.flatMap((rate) => (rate.by.PERSON ?? []).map((line) => line.group))),
+]
 
 function Standings({ standings }: { standings: Standing[] }) {
   const { t } = useTranslation()

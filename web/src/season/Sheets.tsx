@@ -4,14 +4,29 @@ import { sayDay, saySpan, shortDay } from '../time/days'
 import { percent } from './planned'
 
 /** Drones for the planned grafts: comb in, flights, how many colonies. */
-export function Drones({ drones }: { drones: SeasonPage['drones'] }) {
+export function Drones({
+  drones,
+  combs,
+}: {
+  drones: SeasonPage['drones']
+  combs: SeasonPage['droneCombs']
+}) {
   const { t } = useTranslation()
-  if (drones.length === 0) return null
+  if (drones.length === 0 && combs.length === 0) return null
   return (
     <section aria-labelledby="drones" className="mt-8">
       <h2 id="drones" className="text-xl">
         {t('season.drones')}
       </h2>
+      {combs.length > 0 && (
+        <ul aria-label={t('season.droneStarts')}>
+          {combs.map((one) => (
+            <li key={one.colony} className="font-semibold">
+              {t('season.droneStart', { colony: one.code, days: saySpan(one.days) })}
+            </li>
+          ))}
+        </ul>
+      )}
       <ul className="mt-1 border-t-2 border-ink">
         {drones.map((one) => (
           <li key={`${one.graft}${one.breeder}`} className="border-b border-rule py-2">

@@ -5,6 +5,7 @@ package vividcrown.core.season;
  *
  * @param colony as the caller knows it
  * @param mother its queen
+ * @param meant the plan before wanted its drones
  */
-public record DroneMother(String colony, String mother) {
+public record DroneMother(String colony, String mother, boolean meant) {
 }

@@ -33,6 +33,8 @@ final class ParentsModel {
     private static final int SHORT_OF_DRONES = 600;
     /** Comb in and out, drones fed: what a drone colony costs, and each day that it is kept. */
     private static final int START = 60;
+    /** Another colony than the crew was told. */
+    private static final int OTHER_COLONY = 15;
     private static final int KEPT_A_DAY = 1;
     /** A larva whose brothers fly with her. */
     private static final int RELATED_A_CUP = 10;
@@ -137,8 +139,8 @@ final class ParentsModel {
             before = here;
             last = graft;
         }
-        for (BoolVar started : before) {
-            cost.addTerm(started, START);
+        for (int index = 0; index < before.length; index++) {
+            cost.addTerm(before[index], START + (candidates.get(index).meant() ? 0 : OTHER_COLONY));
         }
     }
 

@@ -10,6 +10,8 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import java.util.Map;
+import org.apache.commons.statistics.distribution.BinomialDistribution;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -51,5 +53,18 @@ class MatingTest {
     void near_the_poles_there_is_no_answer() {
         assertThatThrownBy(() -> MatingHours.at(JUN_9, 70, 20, ZoneOffset.UTC))
                 .hasMessage("latitude must lie between -66 and 66, but is 70.0");
+    }
+
+    /** With the same chance on each of seventeen days the fit afternoons are binomial: against a reference library. */
+    @Test
+    void the_kinds_of_weather_follow_the_binomial_where_every_day_is_alike() {
+        for (double fit : new double[]{0.08, 0.3, 0.6}) {
+            BinomialDistribution binomial = BinomialDistribution.of(17, fit);
+            Map<MatingWeather, Double> kinds = new MatingChance(_ -> fit).weather(LocalDate.of(2026, 6, 1));
+            assertThat(kinds.get(MatingWeather.NONE)).isCloseTo(binomial.cumulativeProbability(1), within(1e-9));
+            assertThat(kinds.get(MatingWeather.POOR)).isCloseTo(binomial.probability(1, 3), within(1e-9));
+            assertThat(kinds.get(MatingWeather.FAIR)).isCloseTo(binomial.probability(3, 7), within(1e-9));
+            assertThat(kinds.get(MatingWeather.FINE)).isCloseTo(binomial.survivalProbability(7), within(1e-9));
+        }
     }
 }

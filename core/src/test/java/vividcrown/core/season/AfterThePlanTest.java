@@ -132,12 +132,8 @@ class AfterThePlanTest {
     /** Drone comb 38–40 days before the first flights, one colony for 25–50 virgins: Büchler et al. 2013, from memory. */
     @Test
     void drone_comb_goes_in_five_to_six_weeks_before_the_flights_and_mothers_sons_are_warned_of() {
-        SeasonBrief brief = new SeasonBrief(BRIEF.today(), BRIEF.until(), BRIEF.demands(), BRIEF.breeders(),
-                BRIEF.builders(), BRIEF.nucs(), BRIEF.busyNucs(), BRIEF.cages(),
-                List.of(new DroneColony("D 1", batchFor("C").breeder(), day(0)),
-                        new DroneColony("D 2", "Orla", day(0))),
-                List.of(), BRIEF.crew(), BRIEF.rates(), BRIEF.climate(), BRIEF.running(), BRIEF.before(), BRIEF.locks(),
-                BRIEF.how(), BRIEF.assumptions());
+        SeasonBrief brief = Seasons.withDrones(BRIEF, List.of(new DroneColony("D 1", batchFor("C").breeder(), day(0)),
+                new DroneColony("D 2", "Orla", day(0))), List.of());
         List<DroneSheet> sheets = DroneSheet.of(brief, plan);
         assertThat(sheets).extracting(DroneSheet::graft).doesNotContain(batchFor("B").day());
         DroneSheet sheet = sheets.getLast();

@@ -268,10 +268,7 @@ class SeasonPlannerTest {
         SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 10, 38, 60)), TWO, 100,
                 Crew.EVERY_DAY);
         DroneColony late = new DroneColony("D 1", "Orla", day(34));
-        SeasonPlan plan = plan(new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(),
-                brief.builders(), brief.nucs(), brief.busyNucs(), brief.cages(), List.of(late), List.of(), brief.crew(),
-                brief.rates(), brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(),
-                brief.assumptions()));
+        SeasonPlan plan = plan(Seasons.withDrones(brief, List.of(late), List.of()));
         // flights begin five days after emergence, which is 11–13 days after the graft
         assertThat(plan.batches()).allSatisfy(batch -> assertThat(batch.day()).isAfterOrEqualTo(day(34 - 18)));
     }

@@ -106,9 +106,32 @@ final class Seasons {
             }
             steps.put(step, StepOdds.learnt(step.prior(), counted));
         }
+        return withRates(brief, new SeasonRates(steps));
+    }
+
+    static SeasonBrief withRates(SeasonBrief brief, SeasonRates rates) {
         return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(), brief.builders(),
                 brief.nucs(), brief.busyNucs(), brief.cages(), brief.drones(), brief.droneMothers(), brief.crew(),
-                new SeasonRates(steps),
+                rates, brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(),
+                brief.assumptions());
+    }
+
+    static SeasonBrief withDrones(SeasonBrief brief, List<DroneColony> drones, List<DroneMother> droneMothers) {
+        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(), brief.builders(),
+                brief.nucs(), brief.busyNucs(), brief.cages(), drones, droneMothers, brief.crew(), brief.rates(),
                 brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(), brief.assumptions());
+    }
+
+    /** Forty batches of one step, half of the one group, half of the other, each with its share. */
+    static SeasonRates twoGroups(LossStep step, Circumstance kind, String good, double high, String poor,
+            double low) {
+        List<StepOdds.Batch> batches = new ArrayList<>();
+        for (int number = 0; number < 20; number++) {
+            batches.add(new StepOdds.Batch(Around.NOTHING_KNOWN.with(kind, good),
+                    new StepOdds.Count(40, (int) Math.round(40 * high) - number % 2)));
+            batches.add(new StepOdds.Batch(Around.NOTHING_KNOWN.with(kind, poor),
+                    new StepOdds.Count(40, (int) Math.round(40 * low) + number % 2)));
+        }
+        return new SeasonRates(Map.of(step, StepOdds.learnt(step.prior(), batches)));
     }
 }

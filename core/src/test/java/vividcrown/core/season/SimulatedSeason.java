@@ -6,6 +6,7 @@ import java.util.SplittableRandom;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.Rate;
 
 /** Draws what really comes of grafts: each batch draws its luck at each step, each cup its own. */
@@ -20,7 +21,11 @@ final class SimulatedSeason {
     }
 
     int comesOf(Product product, LocalDate graft, LocalDate delivery, int cups) {
-        List<Rate> steps = supply.steps(product, graft, delivery, List.of(), supply.usual());
+        return comesOf(product, graft, delivery, cups, supply.usual());
+    }
+
+    int comesOf(Product product, LocalDate graft, LocalDate delivery, int cups, Around around) {
+        List<Rate> steps = supply.steps(product, graft, delivery, List.of(), around);
         int left = cups;
         for (Rate step : steps) {
             double share = BetaDistribution.of(step.successes(), step.failures()).createSampler(random).sample();

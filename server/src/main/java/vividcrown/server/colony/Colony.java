@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.time.DatedSpan;
 
 /** A production colony. */
 @Entity
@@ -26,12 +27,15 @@ public class Colony {
     private LocalDate setUpOn;
     private @Nullable LocalDate lastReadOn;
     private @Nullable LocalDate droneCombOn;
+    private @Nullable LocalDate droneCombFrom;
+    private @Nullable LocalDate droneCombUntil;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected Colony() {
     }
 
-    Colony(UUID id, ColonySetUp setUp, LocalDate setUpOn, @Nullable LocalDate lastReadOn) {
+    Colony(UUID id, ColonySetUp setUp, LocalDate setUpOn, @Nullable LocalDate lastReadOn,
+            @Nullable LocalDate droneCombOn, DroneCombMeant meant) {
         this.id = id;
         this.yardId = setUp.yard();
         this.code = setUp.code();
@@ -41,7 +45,9 @@ public class Colony {
         this.queenId = setUp.queen();
         this.setUpOn = setUpOn;
         this.lastReadOn = lastReadOn;
-        this.droneCombOn = setUp.droneCombOn();
+        this.droneCombOn = droneCombOn;
+        this.droneCombFrom = meant.from();
+        this.droneCombUntil = meant.until();
     }
 
     public UUID id() {
@@ -76,6 +82,13 @@ public class Colony {
     /** The day its drone comb was put in, if it is kept for its drones. */
     public Optional<LocalDate> droneCombOn() {
         return Optional.ofNullable(droneCombOn);
+    }
+
+    /** The days on which the season's plan wants drone comb put in; empty if it does not, or it is in. */
+    public Optional<DatedSpan> droneCombMeant() {
+        return droneCombFrom == null || droneCombUntil == null || droneCombOn != null
+                ? Optional.empty()
+                : Optional.of(DatedSpan.ofClosed(droneCombFrom, droneCombUntil));
     }
 
     /** The day of the newest reading, or of the set-up if it was never read. */

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import vividcrown.server.journal.EntryKind;
 import vividcrown.server.journal.Journal;
@@ -38,8 +39,27 @@ class ColonyProjector implements Projector {
         List<JournalEntry> setUps = standing.stream().filter(entry -> entry.kind() == EntryKind.COLONY_SET_UP).toList();
         if (!setUps.isEmpty()) {
             colonies.saveAndFlush(new Colony(subject, payloads.read(setUps.getLast(), ColonySetUp.class),
-                    setUps.getFirst().happenedOn(), read.orElse(null)));
+                    setUps.getFirst().happenedOn(), read.orElse(null), droneCombOn(standing), meant(standing)));
         }
+    }
+
+    /** The last to speak of it is right: a set-up or the tap on the day. */
+    private @Nullable LocalDate droneCombOn(List<JournalEntry> standing) {
+        LocalDate day = null;
+        for (JournalEntry entry : standing) {
+            if (entry.kind() == EntryKind.COLONY_SET_UP) {
+                day = payloads.read(entry, ColonySetUp.class).droneCombOn();
+            } else if (entry.kind() == EntryKind.DRONE_COMB_IN) {
+                day = entry.happenedOn();
+            }
+        }
+        return day;
+    }
+
+    private DroneCombMeant meant(List<JournalEntry> standing) {
+        return standing.stream().filter(entry -> entry.kind() == EntryKind.DRONE_COMB_MEANT)
+                .reduce((_, last) -> last).map(entry -> payloads.read(entry, DroneCombMeant.class))
+                .orElse(new DroneCombMeant(null, null));
     }
 
     @Override

@@ -264,7 +264,8 @@ final class DemoSeason {
 
     private void plan(String key, String code, String mother, String builder, LocalDate day, LarvaAge age,
             Placing placing) {
-        GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), "Ilva", day.atTime(14, 0).atZone(ZONE),
+        String grafter = day.getDayOfMonth() % 3 == 0 ? "Jory" : "Ilva";
+        GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), grafter, day.atTime(14, 0).atZone(ZONE),
                 age,
                 placing, 34.5, 3, 15, null, true);
         LocalDate plannedOn = day.minusDays(7).isAfter(TODAY) ? TODAY : day.minusDays(7);

@@ -10,6 +10,8 @@ public enum EntryKind {
     HAPPENED,
     /** A step of a swarm plan was done at a colony. */
     SWARM_STEP_DONE,
+    /** Drone comb was put into a colony. */
+    DRONE_COMB_IN,
     /** A frame left a hive for another. */
     FRAME_TAKEN,
     /** A frame came into a hive from another. */
@@ -28,6 +30,8 @@ public enum EntryKind {
     SETTINGS_CHANGED,
     /** An action was chosen for a colony; brings its follow-ups. */
     ACTION_CHOSEN, COLONY_SET_UP,
+    /** The season's plan means a colony to be given drone comb, or no longer. */
+    DRONE_COMB_MEANT,
     /** An order was taken, an own need set down, or either changed. */
     ORDER_TAKEN,
     /** An order was promised, delivered or declined. */
@@ -40,12 +44,14 @@ public enum EntryKind {
         return switch (this) {
             case TOOK, DID_NOT_TAKE, SEALED, CULLED, PLACED_IN_NUC, CAGED_IN_INCUBATOR, EMERGED, DUD, VIRGIN_SEEN,
                     NO_EGGS_YET, EGGS_SEEN, SEALED_WORKER_BROOD, DRONE_BROOD_ONLY, NOT_FOUND, DEAD, MARKED, MARK_LOST,
-                    TAKEN_OUT, NOTE, READ, HAPPENED, SWARM_STEP_DONE, FRAME_TAKEN, FRAME_GIVEN, NOT_POSSIBLE,
+                    TAKEN_OUT, NOTE, READ, HAPPENED, SWARM_STEP_DONE, DRONE_COMB_IN, FRAME_TAKEN, FRAME_GIVEN,
+                    NOT_POSSIBLE,
                     WITHDRAWN, STEP_DONE ->
                 true;
             case KNOWN, GRAFT_PLANNED, GRAFT_MEANT_FOR, GRAFTED, GRAFT_CANCELLED, YARD_OPENED, BUILDER_SET_UP,
                     NUC_SET_UP,
-                    SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP, ORDER_TAKEN, ORDER_MOVED_ON, QUEENS_PROMISED,
+                    SETTINGS_CHANGED, ACTION_CHOSEN, COLONY_SET_UP, DRONE_COMB_MEANT, ORDER_TAKEN, ORDER_MOVED_ON,
+                    QUEENS_PROMISED,
                     QUEENS_LET_GO, QUEENS_DELIVERED ->
                 false;
         };

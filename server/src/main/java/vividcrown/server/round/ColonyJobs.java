@@ -11,6 +11,7 @@ import vividcrown.core.judgement.Season;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
+import vividcrown.core.round.Item;
 import vividcrown.core.round.Kit;
 import vividcrown.core.round.Stop;
 import vividcrown.core.swarm.SwarmStep;
@@ -30,6 +31,8 @@ class ColonyJobs {
     static final String READ_COLONY = "READ_COLONY";
     /** Something is to be done about swarm cells; on the colony's own page, for its gates are there. */
     static final String SWARM_STEP = "SWARM_STEP";
+    /** The season's plan wants its drones. */
+    static final String DRONE_COMB = "DRONE_COMB";
     /** Weekly; after nine days a swarm may have gone. Common practice. */
     private static final DaySpan WEEKLY = DaySpan.ofDays(7, 7, 9);
 
@@ -50,6 +53,9 @@ class ColonyJobs {
         for (Colony colony : rows) {
             Yard yard = yards.get(colony.yardId());
             job(colony, facts.get(colony.id()), yard, today).ifPresent(stops::add);
+            colony.droneCombMeant().ifPresent(days -> stops.add(new Stop(box(colony, yard), DRONE_COMB, colony.id(),
+                    Sentence.of("work." + DRONE_COMB), days,
+                    List.of(Reason.of(Source.BUECHLER_2013, "due.droneComb", days)), Kit.of(Item.DRONE_COMBS, 1))));
         }
         return stops;
     }
@@ -108,6 +114,6 @@ class ColonyJobs {
 
     /** Whether a job is at a production colony. */
     static boolean isAtColony(String job) {
-        return job.equals(READ_COLONY) || job.equals(SWARM_STEP);
+        return job.equals(READ_COLONY) || job.equals(SWARM_STEP) || job.equals(DRONE_COMB);
     }
 }

@@ -5,23 +5,34 @@ import java.time.LocalDate;
 import java.time.LocalTime;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.time.DatedSpan;
 import vividcrown.server.clock.Today;
+import vividcrown.server.colony.Colonies;
+import vividcrown.server.colony.Colony;
+import vividcrown.server.colony.DroneCombMeant;
 import vividcrown.server.graft.Graft;
 import vividcrown.server.graft.GraftDesk;
 import vividcrown.server.graft.GraftPlanned;
 import vividcrown.server.graft.GraftShare;
 import vividcrown.server.graft.Grafts;
+import vividcrown.server.journal.EntryKind;
+import vividcrown.server.journal.JournalEntry;
+import vividcrown.server.journal.Payloads;
 import vividcrown.server.journal.Recorder;
+import vividcrown.server.journal.SubjectKind;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.wire.SpanView;
 
 /** Turns a plan into planned grafts: they land in the round when their day comes. */
 @Service
@@ -35,13 +46,18 @@ class PlanAdoption {
     private final Grafts grafts;
     private final Recorder recorder;
     private final Today today;
+    private final Colonies colonies;
+    private final Payloads payloads;
 
-    PlanAdoption(SeasonBriefs briefs, GraftDesk desk, Grafts grafts, Recorder recorder, Today today) {
+    PlanAdoption(SeasonBriefs briefs, GraftDesk desk, Grafts grafts, Recorder recorder, Today today,
+            Colonies colonies, Payloads payloads) {
         this.briefs = briefs;
         this.desk = desk;
         this.grafts = grafts;
         this.recorder = recorder;
         this.today = today;
+        this.colonies = colonies;
+        this.payloads = payloads;
     }
 
     /** How many grafts were planned anew, left as they were, and cancelled. */
@@ -68,7 +84,30 @@ class PlanAdoption {
         }
         before.forEach(desk::cancel);
         fresh.forEach(batch -> plan(batch, made));
+        droneCombs(plan.droneStarts());
         return new Adopted(fresh.size(), kept, before.size());
+    }
+
+    /** Colonies that the plan wants drones of are told so, those that it wants none of any more too. */
+    private void droneCombs(List<SeasonPlanView.DroneStartView> starts) {
+        Map<String, SpanView> wanted = starts.stream().collect(Collectors.toMap(
+                SeasonPlanView.DroneStartView::colony, SeasonPlanView.DroneStartView::combIn));
+        List<JournalEntry> entries = new ArrayList<>();
+        for (Colony colony : colonies.findAllByOrderByYardIdAscPositionAsc()) {
+            Optional<DatedSpan> before = colony.droneCombMeant();
+            Optional<DatedSpan> now = Optional.ofNullable(wanted.get(colony.code()))
+                    .map(days -> DatedSpan.ofClosed(days.earliest(), days.latest()));
+            if (!now.equals(before)) {
+                entries.add(new JournalEntry(Generators.timeBasedEpochGenerator().generate(), today.now(),
+                        today.recordedAt(), SignedIn.require().id(), SubjectKind.COLONY, colony.id(),
+                        EntryKind.DRONE_COMB_MEANT, payloads.write(new DroneCombMeant(
+                                now.map(DatedSpan::earliest).orElse(null), now.map(DatedSpan::latest).orElse(null))),
+                        null));
+            }
+        }
+        if (!entries.isEmpty()) {
+            recorder.record(entries, true);
+        }
     }
 
     private static void requireHere(SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
@@ -98,7 +137,7 @@ class PlanAdoption {
         int bars = bars(batch.cups());
         desk.plan(Generators.timeBasedEpochGenerator().generate(),
                 new GraftPlanned("", made.breeders().get(batch.breeder()), made.builders().get(batch.builder()),
-                        Objects.requireNonNullElse(batch.grafter(), SignedIn.require().name()),
+                        Objects.requireNonNullElse(batch.grafter(), SignedIn.require().firstName()),
                         batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()),
                         LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS, GraftPlan.PROPER_INCUBATOR_CELSIUS, bars,
                         Math.ceilDiv(batch.cups(), bars), sharesOf(batch), false),

@@ -210,7 +210,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                         .mapToInt(TakenAsked::count).sum(),
                 Objects.requireNonNullElse(cages, USUAL_CAGES), droneColonies,
                 orNone(droneMothers).stream().map(one -> new DroneMother(one.id(),
-                        Objects.requireNonNullElse(one.mother(), one.id()))).toList(),
+                        Objects.requireNonNullElse(one.mother(), one.id()), false)).toList(),
                 hands.orElseThrow(), rates,
                 climate.orElseThrow(), underway, orNone(before).stream().map(BatchAsked::lock).toList(),
                 orNone(locks).stream().map(BatchAsked::lock).toList(), how, reckoned);

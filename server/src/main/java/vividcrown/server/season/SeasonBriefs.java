@@ -70,6 +70,8 @@ class SeasonBriefs {
     /** A nuc given a cell is free again when its queen was seen laying at the last first look. */
     private static final int NUC_TAKEN_DAYS = 21;
     private static final int CATCH_WITHIN_DAYS = 7;
+    /** More to choose from makes no better choice. */
+    private static final int MOST_DRONE_MOTHERS = 30;
 
     private final Today today;
     private final SettingsInForce settings;
@@ -288,10 +290,19 @@ class SeasonBriefs {
                 .toList();
     }
 
-    /** Whoever has a queen may be asked for drones. */
+    /** Those that the plan before wanted drones of come first: it should change little. */
     private static List<DroneMother> droneMothers(List<Colony> nearby, Map<UUID, String> mothers) {
-        return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty() && colony.queenId().isPresent())
-                .map(colony -> new DroneMother(colony.code(), mothers.get(colony.id()))).toList();
+        return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty())
+                .sorted(Comparator.comparing((Colony colony) -> colony.droneCombMeant().isEmpty()))
+                .map(colony -> new DroneMother(colony.code(), mothers.get(colony.id()),
+                        colony.droneCombMeant().isPresent()))
+                .limit(MOST_DRONE_MOTHERS).toList();
+    }
+
+    /** Those that the plan wants drone comb in, and that have none yet. */
+    List<Colony> droneCombsMeant() {
+        return colonies.findAllByOrderByYardIdAscPositionAsc().stream()
+                .filter(colony -> colony.droneCombMeant().isPresent()).toList();
     }
 
     private static double metres(Yard one, Yard other) {

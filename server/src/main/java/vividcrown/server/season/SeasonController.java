@@ -37,6 +37,7 @@ import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.wire.ReasonView;
+import vividcrown.server.wire.SpanView;
 
 /** The operation's season: how what is planned stands against what is promised, and searches for better. */
 @RestController
@@ -65,14 +66,20 @@ class SeasonController {
 
     /**
      * @param breaks what cannot be done as it is planned
+     * @param droneCombs colonies that are still to be given drone comb
      * @param rates what the odds rest on
      * @param weakest for {@link #EXAMPLE_QUEENS} queens from three grafts: what comes through, and which step one would better
      *        first
      */
     record SeasonPage(LocalDate today, LocalDate until, List<Standing> standings, List<PlannedLine> planned,
             List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderSheetView> builders,
-            List<SeasonPlanView.DroneSheetView> drones, SeasonPlanView.ShoppingView shopping,
+            List<DroneCombLine> droneCombs, List<SeasonPlanView.DroneSheetView> drones,
+            SeasonPlanView.ShoppingView shopping,
             List<RatePools.StepRates> rates, List<ReasonView> weakest, double assurance, int nucs, int nucsTaken) {
+    }
+
+    /** @param days on which the plan wants drone comb put in */
+    record DroneCombLine(UUID colony, String code, SpanView days) {
     }
 
     record Search(SeasonBriefs.@Nullable WhatIf whatIf, @Nullable Double seconds) {
@@ -125,6 +132,8 @@ class SeasonController {
                 check.breaks().stream().map(Object::toString).toList(),
                 SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
+                briefs.droneCombsMeant().stream().map(colony -> new DroneCombLine(colony.id(), colony.code(),
+                        SpanView.of(colony.droneCombMeant().orElseThrow()))).toList(),
                 SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
                 rates.table(briefs.station(), brief.today()),
@@ -165,7 +174,7 @@ class SeasonController {
     Begun search(@Valid @RequestBody Search asked) {
         // whoever takes the plan grafts, unless somebody else is named
         SeasonBrief brief = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING)
-                .graftedBy(SignedIn.require().name())).brief();
+                .graftedBy(SignedIn.require().firstName())).brief();
         List<Refusal.Finding> faults = brief.faults().stream()
                 .map(fault -> new Refusal.Finding("", fault.toString())).toList();
         if (!faults.isEmpty()) {
