@@ -2,10 +2,46 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import { answered, api } from '../api/client'
-import type { ImportPreview } from '../api/types'
 import { useDraft } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { Findings, Page } from '../ui/Page'
+
+const KINDS = ['queens', 'orders'] as const
+type Kind = (typeof KINDS)[number]
+
+const COLUMNS: Record<Kind, string[]> = {
+  queens: ['code', 'name', 'nuc', 'stage', 'year'],
+  orders: ['customer', 'product', 'count', 'until'],
+}
+
+type Row = { line: number; problems: string[] } & Record<string, unknown>
+type Counts = Record<string, number | boolean>
+type Looked = { rows: Row[]; good: number; bad: number }
+
+const DOORS = {
+  queens: {
+    preview: (csv: string): Promise<Looked> =>
+      answered(api.POST('/api/v1/imports/queens/preview', { body: { csv } })),
+    confirm: (csv: string, skipBadRows: boolean): Promise<Counts> =>
+      answered(
+        api.PUT('/api/v1/imports/queens/{id}', {
+          params: { path: { id: uuidv7() } },
+          body: { csv, skipBadRows },
+        }),
+      ),
+  },
+  orders: {
+    preview: (csv: string): Promise<Looked> =>
+      answered(api.POST('/api/v1/imports/orders/preview', { body: { csv } })),
+    confirm: (csv: string, skipBadRows: boolean): Promise<Counts> =>
+      answered(
+        api.PUT('/api/v1/imports/orders/{id}', {
+          params: { path: { id: uuidv7() } },
+          body: { csv, skipBadRows },
+        }),
+      ),
+  },
+}
 
 export default function FilesScreen() {
   const { t } = useTranslation()
@@ -23,10 +59,19 @@ export default function FilesScreen() {
           <a className="act inline-flex items-center" href="/api/v1/exports/queens.csv" download>
             {t('files.queens')}
           </a>
+          {session.role === 'OWNER' && (
+            <a className="act inline-flex items-center" href="/api/v1/exports/orders.csv" download>
+              {t('files.orders')}
+            </a>
+          )}
         </p>
         {session.role === 'OWNER' && <CalendarLink />}
       </section>
-      {session.role === 'OWNER' ? <Import /> : <p>{t('files.ownerOnly')}</p>}
+      {session.role === 'OWNER' ? (
+        KINDS.map((kind) => <Import key={kind} kind={kind} />)
+      ) : (
+        <p>{t('files.ownerOnly')}</p>
+      )}
     </Page>
   )
 }
@@ -51,22 +96,13 @@ function CalendarLink() {
   )
 }
 
-function Import() {
+function Import({ kind }: { kind: Kind }) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const [csv, setCsv, clear] = useDraft('draft-import', '')
-  const preview = useMutation({
-    mutationFn: (text: string) =>
-      answered(api.POST('/api/v1/imports/queens/preview', { body: { csv: text } })),
-  })
+  const [csv, setCsv, clear] = useDraft(kind === 'queens' ? 'draft-import' : `draft-${kind}`, '')
+  const preview = useMutation({ mutationFn: DOORS[kind].preview })
   const confirm = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT('/api/v1/imports/queens/{id}', {
-          params: { path: { id: uuidv7() } },
-          body: { csv, skipBadRows: (preview.data?.bad ?? 0) > 0 },
-        }),
-      ),
+    mutationFn: () => DOORS[kind].confirm(csv, (preview.data?.bad ?? 0) > 0),
     onSuccess: async () => {
       clear()
       preview.reset()
@@ -74,11 +110,11 @@ function Import() {
     },
   })
   return (
-    <section aria-labelledby="in" className="max-w-4xl">
-      <h2 id="in" className="border-b-2 border-ink pb-1 text-xl">
-        {t('files.in')}
+    <section aria-labelledby={`in-${kind}`} className="mb-10 max-w-4xl">
+      <h2 id={`in-${kind}`} className="border-b-2 border-ink pb-1 text-xl">
+        {t(`files.kind.${kind}.in`)}
       </h2>
-      <p className="mt-2 text-ink-2">{t('files.columns')}</p>
+      <p className="mt-2 text-ink-2">{t(`files.kind.${kind}.columns`)}</p>
       <label className="mt-3 block">
         <span className="mb-1 block font-semibold">{t('files.choose')}</span>
         <input
@@ -110,7 +146,7 @@ function Import() {
         {t('files.look')}
       </button>
       <Findings error={preview.error} />
-      {preview.data && <Preview preview={preview.data} />}
+      {preview.data && <Preview preview={preview.data} columns={COLUMNS[kind]} />}
       {preview.data && preview.data.good > 0 && (
         <button
           className="act act-main mt-4"
@@ -125,14 +161,14 @@ function Import() {
       <Findings error={confirm.error} />
       {confirm.data && !preview.data && (
         <p role="status" className="mt-4 font-read text-lg">
-          {t('files.imported', { queens: confirm.data.queens, nucs: confirm.data.nucs })}
+          {t(`files.kind.${kind}.imported`, { ...confirm.data })}
         </p>
       )}
     </section>
   )
 }
 
-function Preview({ preview }: { preview: ImportPreview }) {
+function Preview({ preview, columns }: { preview: Looked; columns: string[] }) {
   const { t } = useTranslation()
   return (
     <div
@@ -147,7 +183,7 @@ function Preview({ preview }: { preview: ImportPreview }) {
       <table className="w-full min-w-[40rem] text-left">
         <thead className="text-sm text-ink-2">
           <tr className="border-b-2 border-ink">
-            {['line', 'code', 'name', 'nuc', 'stage', 'year', 'problem'].map((column) => (
+            {['line', ...columns, 'problem'].map((column) => (
               <th key={column} className="py-1 pr-3 font-normal">
                 {t(`files.column.${column}`)}
               </th>
@@ -162,11 +198,11 @@ function Preview({ preview }: { preview: ImportPreview }) {
               data-bad={row.problems.length > 0}
             >
               <td className="py-1 pr-3">{row.line}</td>
-              <td className="pr-3">{row.code}</td>
-              <td className="pr-3">{row.name}</td>
-              <td className="pr-3">{row.nuc}</td>
-              <td className="pr-3">{row.stage}</td>
-              <td className="pr-3">{row.year}</td>
+              {columns.map((column) => (
+                <td key={column} className="pr-3">
+                  {String(row[column] ?? '')}
+                </td>
+              ))}
               <td className="font-semibold text-crown">{row.problems.join(' ') || ''}</td>
             </tr>
           ))}

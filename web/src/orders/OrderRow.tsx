@@ -53,7 +53,7 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
         </span>
         <span>
           {order.sharePercent
-            ? t('order.share', { percent: order.sharePercent })
+            ? t('order.share', { percent: order.sharePercent, count: line.asked })
             : t(`order.what.${order.product}`, { count: order.count })}
           {order.line && `, ${order.line}`}
         </span>
@@ -112,7 +112,7 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
           <HandCount
             code={line.code}
             due={due}
-            most={order.count - line.delivered}
+            most={line.asked - line.delivered}
             onHand={(count) => hand.mutate({ count })}
           />
         )}
@@ -229,7 +229,7 @@ function SetAside({ line, onDone }: { line: OrderLine; onDone: () => void }) {
         disabled={promise.isPending}
         onClick={() => promise.mutate()}
       >
-        {t('order.setAsideDone')} ({chosen.length} / {line.order.count - line.delivered})
+        {t('order.setAsideDone')} ({chosen.length} / {line.asked - line.delivered})
       </button>
     </div>
   )

@@ -11,6 +11,7 @@ import { Findings } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { holding, percent } from './planned'
 import { progressQuery } from './queries'
+import { ReckonedWith } from './ReckonedWith'
 
 type Letter = 'A' | 'B'
 type Given = { assurance: number; grafters: string[] }
@@ -247,6 +248,7 @@ function PlanFound({ id, plan }: { id: string; plan: SeasonPlan }) {
           ))}
         </ul>
       )}
+      <ReckonedWith batches={plan.batches} />
       {plan.changes.length > 0 && (
         <details className="mt-2">
           <summary className="min-h-8">

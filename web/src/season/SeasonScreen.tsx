@@ -9,6 +9,7 @@ import { BandChart } from './BandChart'
 import { holding, percent } from './planned'
 import { PlannedThreads } from './PlannedThreads'
 import { seasonQuery } from './queries'
+import { ReckonedWith } from './ReckonedWith'
 import { Searches } from './Searches'
 import { Drones, RatesTable, ShoppingList } from './Sheets'
 
@@ -57,6 +58,7 @@ function Season({ page }: { page: SeasonPage }) {
           <>
             <p className="text-sm text-ink-2">{t('season.howToMove')}</p>
             <PlannedThreads season={page} />
+            <ReckonedWith batches={page.planned.map((line) => line.batch)} />
           </>
         )}
         {page.breaks.length > 0 && (

@@ -120,6 +120,8 @@ export function RatesTable({ rates, weakest }: { rates: StepRates[]; weakest: Re
                     low: percent(rate.all.low),
                     high: percent(rate.all.high),
                     count: rate.all.tried,
+                    worst: percent(rate.oneGraft.low),
+                    best: percent(rate.oneGraft.high),
                   })}
                 </span>
               </summary>

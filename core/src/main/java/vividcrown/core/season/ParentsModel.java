@@ -1,6 +1,5 @@
 package vividcrown.core.season;
 
-import com.google.ortools.Loader;
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
@@ -56,7 +55,7 @@ final class ParentsModel {
     private final TreeMap<LocalDate, BoolVar[]> ripe = new TreeMap<>();
 
     static {
-        Loader.loadNativeLibraries();
+        SeasonPlanner.loadSolver();
     }
 
     /** @param droneStarts colonies to be given drone comb, the earliest first */

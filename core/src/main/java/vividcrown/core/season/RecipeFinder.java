@@ -147,8 +147,17 @@ final class RecipeFinder {
         return IntStream.range(0, days.size()).filter(index -> index % apart == 0).mapToObj(days::get).toList();
     }
 
-    private static List<Recipe> cheapest(List<Recipe> recipes, int most) {
-        return new ArrayList<>(recipes.stream().sorted(Comparator.comparingInt(Recipe::minutes)).limit(most).toList());
+    /** And those that graft on a day that is fixed: the box is loaded then anyway, perhaps with cups to spare. */
+    private List<Recipe> cheapest(List<Recipe> recipes, int most) {
+        List<Recipe> sorted = recipes.stream().sorted(Comparator.comparingInt(Recipe::minutes)).toList();
+        List<Recipe> taken = new ArrayList<>(sorted.subList(0, Math.min(most, sorted.size())));
+        sorted.stream().skip(taken.size()).filter(this::isOnFixedDay).limit(most).forEach(taken::add);
+        return taken;
+    }
+
+    private boolean isOnFixedDay(Recipe recipe) {
+        return recipe.grafts().stream()
+                .anyMatch(graft -> brief.locks().stream().anyMatch(lock -> lock.day().equals(graft.day())));
     }
 
     /** Three to six evenly spaced days, for what is too much for two. */

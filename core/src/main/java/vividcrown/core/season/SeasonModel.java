@@ -1,6 +1,5 @@
 package vividcrown.core.season;
 
-import com.google.ortools.Loader;
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
@@ -59,7 +58,7 @@ final class SeasonModel {
     private final Optional<IntVar> extra;
 
     static {
-        Loader.loadNativeLibraries();
+        SeasonPlanner.loadSolver();
     }
 
     /**

@@ -1,5 +1,6 @@
 package vividcrown.core.season;
 
+import com.google.ortools.Loader;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -63,6 +64,11 @@ public final class SeasonPlanner {
         }
     }
 
+    /** The solver is no Java; it is unpacked once, which may take seconds, and before any time is counted. */
+    static void loadSolver() {
+        Loader.loadNativeLibraries();
+    }
+
     private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
         this.brief = brief;
         this.deadline = new Deadline(mostSeconds * SAFELY_WITHIN);
@@ -84,6 +90,7 @@ public final class SeasonPlanner {
             throw new IllegalArgumentException(
                     faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
         }
+        loadSolver();
         return new SeasonPlanner(brief, mostSeconds, watch).plan();
     }
 
@@ -288,7 +295,8 @@ public final class SeasonPlanner {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
         Relaxation[] kinds = Relaxation.values();
         for (int index = 0; index < kinds.length; index++) {
-            if (watch.isStopped() || deadline.isOver()) {
+            // one is asked for even when time is up: nobody is left without a way out
+            if (watch.isStopped() || index > 0 && deadline.isOver()) {
                 break;
             }
             Relaxation kind = kinds[index];

@@ -1,14 +1,11 @@
 package vividcrown.server.calendar;
 
-import java.io.IOException;
-import java.io.StringWriter;
-import java.io.UncheckedIOException;
 import java.time.LocalDate;
 import java.util.List;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.queen.Milestone;
+import vividcrown.server.csv.CsvTable;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenView;
 
@@ -23,16 +20,8 @@ final class QueenSheet {
     }
 
     static String write(List<Queen> rows, List<QueenView> views) {
-        StringWriter text = new StringWriter();
-        try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
-            printer.printRecord(COLUMNS);
-            for (int index = 0; index < rows.size(); index++) {
-                printer.printRecord(cells(rows.get(index), views.get(index)));
-            }
-        } catch (IOException impossible) {
-            throw new UncheckedIOException("Impossible state: writing to memory failed", impossible);
-        }
-        return text.toString();
+        return CsvTable.write(COLUMNS, IntStream.range(0, rows.size())
+                .mapToObj(index -> cells(rows.get(index), views.get(index))).toList());
     }
 
     private static List<Object> cells(Queen queen, QueenView view) {

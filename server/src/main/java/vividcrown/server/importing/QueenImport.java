@@ -1,9 +1,6 @@
 package vividcrown.server.importing;
 
 import com.fasterxml.uuid.Generators;
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -15,14 +12,13 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Stage;
 import vividcrown.server.clock.Today;
+import vividcrown.server.csv.CsvTable;
 import vividcrown.server.importing.ImportController.Imported;
 import vividcrown.server.importing.ImportController.Preview;
 import vividcrown.server.importing.ImportController.Row;
@@ -51,7 +47,6 @@ class QueenImport {
     private static final List<String> COLUMNS = List.of("code", "name", "yard", "nuc", "stage", "year", "mark");
     private static final Set<Stage> STAGES = Set.of(Stage.VIRGIN, Stage.LAYING, Stage.JUDGED, Stage.DRONE_LAYER);
     private static final int FIRST_YEAR = 2000;
-    private static final int MOST_ROWS = 5000;
 
     private final Yards yards;
     private final Nucs nucs;
@@ -107,31 +102,7 @@ class QueenImport {
     }
 
     private List<Row> read(String csv) {
-        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
-                .setIgnoreHeaderCase(true).setIgnoreEmptyLines(true).get();
-        String text = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
-        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-            List<String> missing = COLUMNS.stream().limit(5)
-                    .filter(column -> !parser.getHeaderMap().containsKey(column)).toList();
-            if (!missing.isEmpty()) {
-                throw Refusal.invalid("csv", "The first line must name the columns %s; %s is missing. Add it."
-                        .formatted(String.join(", ", COLUMNS), String.join(", ", missing)));
-            }
-            List<CSVRecord> records = parser.getRecords();
-            if (records.isEmpty() || records.size() > MOST_ROWS) {
-                throw Refusal.invalid("csv", "The file has %d rows; it needs 1 to %d. Split it, or add rows."
-                        .formatted(records.size(), MOST_ROWS));
-            }
-            return new Checking().rows(records);
-        } catch (IOException | UncheckedIOException | IllegalArgumentException unreadable) {
-            throw Refusal.invalid("csv",
-                    "The file is not a readable CSV: %s. Save it again as CSV with commas and double quotes."
-                            .formatted(unreadable.getMessage()));
-        }
-    }
-
-    private static String cell(CSVRecord record, String column) {
-        return record.isSet(column) ? record.get(column) : "";
+        return new Checking().rows(CsvTable.read(csv, COLUMNS, COLUMNS.subList(0, 5)));
     }
 
     /** Knows what the operation has, and what earlier rows of the file bring. */
@@ -145,9 +116,10 @@ class QueenImport {
 
         List<Row> rows(List<CSVRecord> records) {
             return records.stream().map(record -> {
-                Row row = new Row(record.getRecordNumber() + 1, cell(record, "code"), cell(record, "name"),
-                        cell(record, "yard"), cell(record, "nuc"), cell(record, "stage"), cell(record, "year"),
-                        cell(record, "mark"), List.of());
+                Row row = new Row(CsvTable.line(record), CsvTable.cell(record, "code"), CsvTable.cell(record, "name"),
+                        CsvTable.cell(record, "yard"), CsvTable.cell(record, "nuc"), CsvTable.cell(record, "stage"),
+                        CsvTable.cell(record, "year"),
+                        CsvTable.cell(record, "mark"), List.of());
                 return new Row(row.line(), row.code(), row.name(), row.yard(), row.nuc(), row.stage(), row.year(),
                         row.mark(), problems(row));
             }).toList();

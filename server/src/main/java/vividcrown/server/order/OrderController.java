@@ -48,10 +48,11 @@ import vividcrown.server.queen.Queens;
 class OrderController {
 
     /**
+     * @param asked how many it asks for; a share follows what the other open orders ask for
      * @param promised queens of the yard that are set aside for it
      * @param left how many are still to come, set-aside queens not among them
      */
-    record OrderLine(UUID id, String code, OrderTaken order, OrderState state, int delivered, int left,
+    record OrderLine(UUID id, String code, OrderTaken order, OrderState state, int asked, int delivered, int left,
             List<QueenLine> promised) {
     }
 
@@ -79,15 +80,17 @@ class OrderController {
     private final Recorder recorder;
     private final Payloads payloads;
     private final Today today;
+    private final OrderCodes codes;
 
     OrderController(QueenOrders orders, PromisedQueens promised, Queens queens, Recorder recorder, Payloads payloads,
-            Today today) {
+            Today today, OrderCodes codes) {
         this.orders = orders;
         this.promised = promised;
         this.queens = queens;
         this.recorder = recorder;
         this.payloads = payloads;
         this.today = today;
+        this.codes = codes;
     }
 
     /** By the day they are due. */
@@ -97,14 +100,16 @@ class OrderController {
         Map<UUID, List<PromisedQueen>> byOrder = set.stream().collect(Collectors.groupingBy(PromisedQueen::orderId));
         Map<UUID, Queen> known = queens.findAllById(set.stream().map(PromisedQueen::queenId).toList()).stream()
                 .collect(Collectors.toMap(Queen::id, Function.identity()));
-        return orders.findAllByOrderByUntilDayAscCodeAsc().stream()
-                .map(order -> line(order, byOrder.getOrDefault(order.id(), List.of()), known)).toList();
+        List<QueenOrder> all = orders.findAllByOrderByUntilDayAscCodeAsc();
+        List<QueenOrder> open = all.stream().filter(order -> order.state().isOpen()).toList();
+        return all.stream().map(order -> line(order, CountAsked.of(order, open),
+                byOrder.getOrDefault(order.id(), List.of()), known)).toList();
     }
 
-    private static OrderLine line(QueenOrder order, List<PromisedQueen> set, Map<UUID, Queen> known) {
+    private static OrderLine line(QueenOrder order, int asked, List<PromisedQueen> set, Map<UUID, Queen> known) {
         int waiting = (int) set.stream().filter(one -> one.deliveredOn().isEmpty()).count();
-        return new OrderLine(order.id(), order.code(), order.taken(), order.state(), order.delivered(),
-                Math.max(0, order.taken().count() - order.delivered() - waiting),
+        return new OrderLine(order.id(), order.code(), order.taken(), order.state(), asked,
+                order.delivered(), Math.max(0, asked - order.delivered() - waiting),
                 set.stream().map(one -> new QueenLine(one.queenId(), known.get(one.queenId()).code(),
                         one.deliveredOn().isPresent())).toList());
     }
@@ -134,22 +139,11 @@ class OrderController {
     public void take(@PathVariable UUID id, @Valid @RequestBody OrderTaken asked) {
         SignedIn.requireOwner("take orders");
         recorder.takeTurn();
-        List<Refusal.Finding> findings = new ArrayList<>();
-        if (asked.until().isBefore(asked.from())) {
-            findings.add(new Refusal.Finding("until", "%s lies before %s. Exchange the days, or change one."
-                    .formatted(asked.until(), asked.from())));
-        }
-        if (!orders.existsById(id) && asked.until().isBefore(today.day())) {
-            findings.add(new Refusal.Finding("until", "%s has passed; today is %s. Choose a day to come."
-                    .formatted(asked.until(), today.day())));
-        }
-        if (asked.sharePercent() != null && !asked.ownNeed()) {
-            findings.add(new Refusal.Finding("sharePercent", "Only an own need can be a share. Give a number."));
-        }
+        List<Refusal.Finding> findings = asked.findings(!orders.existsById(id), today.day());
         if (!findings.isEmpty()) {
             throw Refusal.invalid(findings);
         }
-        String code = orders.findById(id).map(QueenOrder::code).orElseGet(this::nextCode);
+        String code = orders.findById(id).map(QueenOrder::code).orElseGet(() -> codes.after(0));
         recorder.record(List.of(entry(SubjectKind.ORDER, id, EntryKind.ORDER_TAKEN,
                 payloads.write(OrderDetail.ofTaken(code, asked)))), true);
     }
@@ -193,9 +187,10 @@ class OrderController {
         List<PromisedQueen> already = promised.findByOrderId(id);
         long kept = already.stream().filter(one -> !let.contains(one.queenId()) && !wanted.contains(one.queenId()))
                 .count();
-        if (kept + wanted.size() > order.taken().count()) {
+        int count = asked(order);
+        if (kept + wanted.size() > count) {
             findings.add(new Refusal.Finding("queens", "%s asks for %d, but %d would be promised. Choose fewer."
-                    .formatted(order.code(), order.taken().count(), kept + wanted.size())));
+                    .formatted(order.code(), count, kept + wanted.size())));
         }
         if (!findings.isEmpty()) {
             throw Refusal.invalid(findings);
@@ -245,10 +240,10 @@ class OrderController {
                     "Say which queens go: those that are promised to %s.".formatted(order.code()));
         }
         int count = haveRecords ? going.size() : Objects.requireNonNullElse(asked.count(), 0);
-        if (count < 1 || order.delivered() + count > order.taken().count()) {
+        int wanted = asked(order);
+        if (count < 1 || order.delivered() + count > wanted) {
             throw Refusal.invalid("count", "%s asks for %d and has had %d: hand over between 1 and %d."
-                    .formatted(order.code(), order.taken().count(), order.delivered(),
-                            order.taken().count() - order.delivered()));
+                    .formatted(order.code(), wanted, order.delivered(), wanted - order.delivered()));
         }
         List<JournalEntry> entries = new ArrayList<>();
         entries.add(entry(SubjectKind.ORDER, id, EntryKind.QUEENS_DELIVERED,
@@ -257,11 +252,16 @@ class OrderController {
             entries.add(entry(SubjectKind.QUEEN, queen, EntryKind.TAKEN_OUT,
                     payloads.write(Detail.ofText("%s, %s".formatted(order.code(), order.taken().customer())))));
         }
-        if (order.delivered() + count == order.taken().count()) {
+        if (order.delivered() + count == wanted) {
             entries.add(entry(SubjectKind.ORDER, id, EntryKind.ORDER_MOVED_ON,
                     payloads.write(OrderDetail.ofState(OrderState.DELIVERED))));
         }
         recorder.record(entries, true);
+    }
+
+    private int asked(QueenOrder order) {
+        return CountAsked.of(order, orders.findByStateInOrderByUntilDayAscCodeAsc(
+                List.of(OrderState.ASKED, OrderState.PROMISED)));
     }
 
     private QueenOrder require(UUID id) {
@@ -276,14 +276,6 @@ class OrderController {
                     order.state().name().toLowerCase(Locale.ROOT)));
         }
         return order;
-    }
-
-    private String nextCode() {
-        LocalDate day = today.day();
-        String prefix = String.format(Locale.ROOT, "Q%02d-", day.getYear() % 100);
-        int last = orders.lastCode(prefix + "%").stream().findFirst()
-                .map(code -> Integer.parseInt(code.substring(prefix.length()))).orElse(0);
-        return String.format(Locale.ROOT, "%s%02d", prefix, last + 1);
     }
 
     private JournalEntry entry(SubjectKind kind, UUID subject, EntryKind what, String detail) {

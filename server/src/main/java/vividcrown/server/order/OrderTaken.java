@@ -8,8 +8,11 @@ import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import java.math.BigDecimal;
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.season.Product;
+import vividcrown.server.problem.Refusal;
 
 /**
  * As recorded when an order is taken or an own need is set down, and when it is changed.
@@ -29,4 +32,21 @@ public record OrderTaken(@NotBlank String customer, boolean ownNeed, @NotNull Pr
         @NotNull LocalDate until, @Nullable String line, @Min(1) @Max(3) int priority,
         @Nullable @DecimalMin("0.5") @DecimalMax("0.999") Double assurance, @Nullable BigDecimal deposit,
         @Nullable String note) {
+
+    /** What is wrong with it as a whole, each with what to change. */
+    List<Refusal.Finding> findings(boolean isNew, LocalDate today) {
+        List<Refusal.Finding> findings = new ArrayList<>();
+        if (until.isBefore(from)) {
+            findings.add(new Refusal.Finding("until", "%s lies before %s. Exchange the days, or change one."
+                    .formatted(until, from)));
+        }
+        if (isNew && until.isBefore(today)) {
+            findings.add(new Refusal.Finding("until", "%s has passed; today is %s. Choose a day to come."
+                    .formatted(until, today)));
+        }
+        if (sharePercent != null && !ownNeed) {
+            findings.add(new Refusal.Finding("sharePercent", "Only an own need can be a share. Give a number."));
+        }
+        return findings;
+    }
 }

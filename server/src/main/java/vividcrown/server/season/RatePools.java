@@ -70,10 +70,11 @@ class RatePools {
     }
 
     /**
-     * @param all of a batch of which nothing is known
+     * @param all the operation as a whole
+     * @param oneGraft a graft of which nothing is known, with the luck of its day
      * @param by each group as if all else were as usual
      */
-    record StepRates(LossStep step, RateLine all, Map<Circumstance, List<RateLine>> by) {
+    record StepRates(LossStep step, RateLine all, RateLine oneGraft, Map<Circumstance, List<RateLine>> by) {
     }
 
     /** A batch with its counts up to the virgin, as the database has it. */
@@ -138,7 +139,8 @@ class RatePools {
                 }
             }
             int all = batches.stream().mapToInt(batch -> batch.count().tried()).sum();
-            table.add(new StepRates(step, RateLine.of("", odds.at(Around.NOTHING_KNOWN), all), by));
+            table.add(new StepRates(step, RateLine.of("", odds.overall(), all),
+                    RateLine.of("", odds.at(Around.NOTHING_KNOWN), all), by));
         });
         return table;
     }

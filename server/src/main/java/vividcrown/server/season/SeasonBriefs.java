@@ -36,7 +36,6 @@ import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
-import vividcrown.core.season.Product;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.server.clock.Today;
@@ -44,6 +43,7 @@ import vividcrown.server.colony.Colonies;
 import vividcrown.server.colony.Colony;
 import vividcrown.server.graft.Graft;
 import vividcrown.server.graft.Grafts;
+import vividcrown.server.order.CountAsked;
 import vividcrown.server.order.OrderState;
 import vividcrown.server.order.OrderTaken;
 import vividcrown.server.order.PromisedQueen;
@@ -191,13 +191,11 @@ class SeasonBriefs {
         Map<UUID, Long> promisedTo = promised.findAll().stream().filter(one -> one.deliveredOn().isEmpty())
                 .collect(Collectors.groupingBy(PromisedQueen::orderId, Collectors.counting()));
         double usual = Objects.requireNonNullElse(whatIf.assurance(), own.hands().assurance());
-        int others = open.stream().filter(one -> !one.taken().ownNeed() && isQueen(one.taken().product()))
-                .mapToInt(one -> one.taken().count()).sum();
         List<Demand> demands = new ArrayList<>();
         for (QueenOrder order : open) {
             OrderTaken taken = order.taken();
-            int asked = order.sharePercent().map(share -> Math.ceilDiv(others * share, 100)).orElse(taken.count());
-            int left = asked - order.delivered() - promisedTo.getOrDefault(order.id(), 0L).intValue();
+            int left = CountAsked.of(order, open) - order.delivered()
+                    - promisedTo.getOrDefault(order.id(), 0L).intValue();
             if (left > 0) {
                 LocalDate until = taken.until().isBefore(day) ? day : taken.until();
                 demands.add(new Demand(order.code(), taken.product(), Math.min(left, Demand.MOST),
@@ -208,10 +206,6 @@ class SeasonBriefs {
             }
         }
         return demands;
-    }
-
-    private static boolean isQueen(Product product) {
-        return product.losses().contains(LossStep.MATING);
     }
 
     private static List<CellBuilder> cellBuilders(List<Builder> boxes, List<Graft> batches, LocalDate day, int more) {

@@ -150,23 +150,18 @@ class SeasonController {
     private static List<PlannedLine> lines(SeasonBriefs.Made made) {
         return made.planned().stream().map(graft -> {
             Queen mother = made.mothers().get(graft.motherId());
-            return new PlannedLine(graft.id(), graft.code(),
-                    new SeasonPlanView.BatchView(graft.graftDay(), made.builderCodes().get(graft.builderId()),
-                            SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
-                            shares(graft, made.brief()), spare(graft), graft.fixed(),
-                            graft.grafter(), SeasonPlanView.BatchDays.of(graft.graftDay(), made.brief())));
+            PlannedBatch batch = new PlannedBatch(graft.graftDay(), made.builderCodes().get(graft.builderId()),
+                    SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
+                    shares(graft, made.brief()), graft.fixed(), Optional.of(graft.grafter()));
+            return new PlannedLine(graft.id(), graft.code(), SeasonPlanView.BatchView.of(batch, made.brief()));
         }).toList();
     }
 
     /** Orders that were delivered or declined meanwhile no longer count. */
-    private static List<SeasonPlanView.ShareView> shares(Graft graft, SeasonBrief brief) {
+    private static List<PlannedBatch.Share> shares(Graft graft, SeasonBrief brief) {
         return graft.shares().stream()
                 .filter(share -> brief.demands().stream().anyMatch(one -> one.id().equals(share.demand())))
-                .map(share -> new SeasonPlanView.ShareView(share.demand(), share.cups(), share.delivery())).toList();
-    }
-
-    private static int spare(Graft graft) {
-        return graft.bars() * graft.cupsPerBar() - graft.shares().stream().mapToInt(one -> one.cups()).sum();
+                .map(share -> new PlannedBatch.Share(share.demand(), share.cups(), share.delivery())).toList();
     }
 
     /** Begins a search; how far it is tells the next. */

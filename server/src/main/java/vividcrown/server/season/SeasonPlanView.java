@@ -9,6 +9,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.CalendarStep;
 import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.StepKind;
+import vividcrown.core.season.Assumed;
 import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.DroneSheet;
 import vividcrown.core.season.DroneStart;
@@ -44,15 +45,19 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param spare cups for nobody yet
      * @param locked it was fixed by hand
      * @param grafter who grafts, if that is known
+     * @param assumed how much of it comes through each step; left out where it is sent to be checked
      * @param days what it will be when; left out where it is sent to be checked
      */
     public record BatchView(LocalDate day, String builder, String breeder, String line, int cups,
-            List<ShareView> shares, int spare, boolean locked, @Nullable String grafter, @Nullable BatchDays days) {
+            List<ShareView> shares, int spare, boolean locked, @Nullable String grafter,
+            @Nullable List<ReasonView> assumed,
+            @Nullable BatchDays days) {
         static BatchView of(PlannedBatch batch, SeasonBrief brief) {
             return new BatchView(batch.day(), batch.builder(), batch.breeder(), batch.line(), batch.cups(),
                     batch.shares().stream()
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
-                    batch.spare(), batch.locked(), batch.grafter().orElse(null), BatchDays.of(batch.day(), brief));
+                    batch.spare(), batch.locked(), batch.grafter().orElse(null),
+                    ReasonView.of(Assumed.of(brief, batch)), BatchDays.of(batch.day(), brief));
         }
 
         PlannedBatch batch() {

@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.StreamSupport;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -138,5 +139,69 @@ class OrderTest {
         assertThat(stranger.get("/api/v1/orders").text()).doesNotContain(id);
         assertThat(stranger.post("/api/v1/orders/" + id + "/state", Map.of("state", "DECLINED")).status())
                 .isEqualTo(404);
+    }
+
+    @Test
+    void a_share_follows_what_the_others_ask_for_and_can_be_handed_over_in_full() {
+        JsonNode spares = StreamSupport.stream(owner.get("/api/v1/orders").json().spliterator(), false)
+                .filter(line -> !line.path("order").path("sharePercent").isMissingNode()
+                        && !line.path("order").path("sharePercent").isNull())
+                .findFirst().orElseThrow();
+        int before = spares.path("asked").asInt();
+        int share = spares.path("order").path("sharePercent").asInt();
+        takes(100);
+        JsonNode after = line(spares.path("id").asString());
+        assertThat(after.path("asked").asInt() - before).isBetween(share - 1, share + 1);
+        assertThat(after.path("left").asInt()).isEqualTo(after.path("asked").asInt());
+    }
+
+    // --- files -------------------------------------------------------------------------------------------------------
+
+    private static final String PREVIEW = "/api/v1/imports/orders/preview";
+
+    @Test
+    void orders_go_out_as_csv_and_come_in_again_once() {
+        String csv = owner.get("/api/v1/exports/orders.csv").text();
+        assertThat(csv.lines().findFirst().orElseThrow()).startsWith("for,own_need,product,count");
+        int before = owner.get("/api/v1/orders").json().size();
+        JsonNode looked = owner.post(PREVIEW, Map.of("csv", csv)).json();
+        assertThat(looked.path("bad").asInt()).as(looked.toString()).isZero();
+        assertThat(looked.path("good").asInt()).isEqualTo(before);
+        assertThat(owner.get("/api/v1/orders").json()).as("looking keeps nothing").hasSize(before);
+        String once = "/api/v1/imports/orders/" + UUID.randomUUID();
+        assertThat(owner.put(once, Map.of("csv", csv, "skipBadRows", false)).json().path("orders").asInt())
+                .isEqualTo(before);
+        assertThat(owner.put(once, Map.of("csv", csv, "skipBadRows", false)).json().path("alreadyImported")
+                .asBoolean()).isTrue();
+        JsonNode all = owner.get("/api/v1/orders").json();
+        assertThat(all).hasSize(2 * before);
+        assertThat(all.findValuesAsString("code")).doesNotHaveDuplicates();
+    }
+
+    @Test
+    void rows_that_cannot_be_say_what_to_change_and_the_good_ones_can_be_taken() {
+        String csv = """
+                for,product,count,until,priority,from
+                Fell Side,mated queens,12,2026-07-04,,
+                Nobody,golden queens,many,someday,,
+                Late,VIRGINS,3,2026-05-01,,
+                Too many,RIPE_CELLS,4000,2026-07-04,7,2026-07-05
+                """;
+        JsonNode looked = owner.post(PREVIEW, Map.of("csv", csv)).json();
+        assertThat(looked.path("good").asInt()).isOne();
+        assertThat(looked.path("rows").get(1).path("problems").toString()).contains("golden queens", "not known",
+                "a whole number", "a day like 2026-06-12");
+        assertThat(looked.path("rows").get(2).path("problems").toString()).contains("has passed");
+        assertThat(looked.path("rows").get(3).path("problems").toString()).contains("count", "priority",
+                "Exchange the days");
+        Map<String, Object> all = Map.of("csv", csv, "skipBadRows", false);
+        assertThat(owner.put("/api/v1/imports/orders/" + UUID.randomUUID(), all).findings()).hasSize(3);
+        assertThat(owner.put("/api/v1/imports/orders/" + UUID.randomUUID(), Map.of("csv", csv, "skipBadRows", true))
+                .json().path("orders").asInt()).isOne();
+        assertThat(owner.post(PREVIEW, Map.of("csv", "name,what\n1,2")).findings().toString())
+                .contains("is missing. Add it");
+        Client crew = application.signedIn(demo.crewEmail());
+        assertThat(crew.post(PREVIEW, Map.of("csv", csv)).status()).isEqualTo(403);
+        assertThat(crew.get("/api/v1/exports/orders.csv").status()).isEqualTo(403);
     }
 }

@@ -1,0 +1,74 @@
+package vividcrown.server.csv;
+
+import java.io.IOException;
+import java.io.StringReader;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+import org.apache.commons.csv.CSVFormat;
+import org.apache.commons.csv.CSVParser;
+import org.apache.commons.csv.CSVPrinter;
+import org.apache.commons.csv.CSVRecord;
+import vividcrown.server.problem.Refusal;
+
+/** A table as text: a header line, then a row a line. */
+public final class CsvTable {
+
+    private static final int MOST_ROWS = 5000;
+
+    private CsvTable() {
+    }
+
+    /** @param rows their cells in the order of the columns */
+    public static String write(List<String> columns, List<List<Object>> rows) {
+        StringWriter text = new StringWriter();
+        try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
+            printer.printRecord(columns);
+            for (List<Object> row : rows) {
+                printer.printRecord(row);
+            }
+        } catch (IOException impossible) {
+            throw new UncheckedIOException("Impossible state: writing to memory failed", impossible);
+        }
+        return text.toString();
+    }
+
+    /**
+     * @param columns all that are understood
+     * @param needed of these, those that must be there
+     * @throws Refusal if it is no readable CSV, lacks a column, or has no rows or too many
+     */
+    public static List<CSVRecord> read(String csv, List<String> columns, List<String> needed) {
+        CSVFormat format = CSVFormat.RFC4180.builder().setHeader().setSkipHeaderRecord(true).setTrim(true)
+                .setIgnoreHeaderCase(true).setIgnoreEmptyLines(true).get();
+        String text = csv.startsWith("\uFEFF") ? csv.substring(1) : csv;
+        try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
+            List<String> missing = needed.stream().filter(column -> !parser.getHeaderMap().containsKey(column))
+                    .toList();
+            if (!missing.isEmpty()) {
+                throw Refusal.invalid("csv", "The first line must name the columns %s; %s is missing. Add it."
+                        .formatted(String.join(", ", columns), String.join(", ", missing)));
+            }
+            List<CSVRecord> records = parser.getRecords();
+            if (records.isEmpty() || records.size() > MOST_ROWS) {
+                throw Refusal.invalid("csv", "The file has %d rows; it needs 1 to %d. Split it, or add rows."
+                        .formatted(records.size(), MOST_ROWS));
+            }
+            return records;
+        } catch (IOException | UncheckedIOException | IllegalArgumentException unreadable) {
+            throw Refusal.invalid("csv",
+                    "The file is not a readable CSV: %s. Save it again as CSV with commas and double quotes."
+                            .formatted(unreadable.getMessage()));
+        }
+    }
+
+    /** Empty where the row is short or the column is not there. */
+    public static String cell(CSVRecord row, String column) {
+        return row.isSet(column) ? row.get(column) : "";
+    }
+
+    /** As it stands in the file; the header is line 1. */
+    public static long line(CSVRecord row) {
+        return row.getRecordNumber() + 1;
+    }
+}
