@@ -210,15 +210,32 @@ class YardJourney {
     @Test
     void a_csv_with_bad_rows_shows_each_and_imports_only_what_is_confirmed() {
         owner.opensAndSignsIn(demo.ownerEmail()).goesTo("Files");
-        owner.page.getByLabel("or paste it").fill("""
+        Locator queens = looksAt("queens", """
                 code,name,yard,nuc,stage,year,mark
                 X-1,Mira,Larch Step,L 90,laying,2025,14
                 X-2,,,,flying,,
                 """);
-        owner.button("Look at it first").click();
-        assertThat(owner.page.getByText("1 rows are good, 1 need a change.")).isVisible();
-        assertThat(owner.page.locator("tr[data-bad=true]")).containsText("Stage \"flying\" is not known.");
+        assertThat(queens.getByText("Good: 1. To change: 1.")).isVisible();
+        assertThat(queens.locator("tr[data-bad=true]")).containsText("Stage \"flying\" is not known.");
         owner.button("Import the 1 good row, leave 1").click();
         assertThat(owner.page.getByText("Imported: 1 queens, 1 nucs.")).isVisible();
+        Locator orders = looksAt("orders", """
+                for,product,count,until
+                Fell Side,mated queens,12,2026-08-04
+                Nobody,golden queens,many,someday
+                """);
+        assertThat(orders.locator("tr[data-bad=true]")).containsText("Product \"golden queens\" is not known.");
+        owner.button("Import the 1 good row, leave 1").click();
+        assertThat(owner.page.getByText("Taken: 1 orders.")).isVisible();
+        owner.goesTo("Orders");
+        assertThat(owner.page.getByTestId("order").filter(new Locator.FilterOptions().setHasText("Fell Side")))
+                .containsText("12 mated queens");
+    }
+
+    private Locator looksAt(String kind, String csv) {
+        Locator section = owner.page.locator("section[aria-labelledby=in-" + kind + "]");
+        section.getByLabel("or paste it").fill(csv);
+        section.getByText("Look at it first").click();
+        return section;
     }
 }

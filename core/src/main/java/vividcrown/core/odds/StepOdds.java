@@ -32,6 +32,7 @@ public final class StepOdds {
     private static final int ROUNDS = 40;
     private static final int MOST_SWEEPS = 200;
     private static final double SETTLED = 1e-7;
+    private static final double SETTLED_ENOUGH = 1e-5;
     private static final double LEAST_WEIGHT = 2;
     private static final double MOST_WEIGHT = 400;
 
@@ -197,11 +198,14 @@ public final class StepOdds {
         }
 
         StepOdds learn() {
-            for (int round = 0; round < ROUNDS; round++) {
+            double moved = 1;
+            for (int round = 0; round < ROUNDS && moved > SETTLED_ENOUGH; round++) {
+                double before = sumOfAll();
                 overall();
                 settleShifts();
                 spreads();
                 alike();
+                moved = Math.abs(sumOfAll() - before);
             }
             Map<Circumstance, Map<String, Shift>> shifts = new EnumMap<>(Circumstance.class);
             groups.forEach((kind, all) -> {
@@ -210,6 +214,11 @@ public final class StepOdds {
                 shifts.put(kind, found);
             });
             return new StepOdds(overall, alike, shifts, spreads);
+        }
+
+        /** A single number that stands still when everything does. */
+        private double sumOfAll() {
+            return alike + overall.mean() + spreads.values().stream().mapToDouble(Double::doubleValue).sum();
         }
 
         /** What a batch is worth, in cups that share no luck. */

@@ -66,7 +66,7 @@ final class SeasonModel {
      * @param known a plan to begin the search with
      */
     SeasonModel(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes,
-            Optional<Relaxation> relaxed, Optional<Solution> known) {
+            Optional<Relaxation> relaxed, Solution known) {
         this.brief = brief;
         this.groups = groups;
         this.recipes = recipes;
@@ -83,7 +83,7 @@ final class SeasonModel {
         nucsAndCages();
         hours();
         keptGrafts();
-        known.ifPresentOrElse(this::hint, this::hintCheapest);
+        hint(known);
         relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), priceOf(kind)));
         model.minimize(cost);
     }
@@ -132,19 +132,6 @@ final class SeasonModel {
             model.addExactlyOne(all);
             chosen.add(choice);
             without.add(unmet);
-        }
-    }
-
-    /** The search begins with the cheapest recipe of each group, as if each had all boxes to itself. */
-    private void hintCheapest() {
-        for (int index = 0; index < groups.size(); index++) {
-            PromiseGroup group = groups.get(index);
-            List<Recipe> all = recipes.get(index);
-            int best = IntStream.range(0, all.size()).boxed()
-                    .min(Comparator.comparingInt(option -> costOf(all.get(option), group))).orElse(-1);
-            for (int option = 0; option < all.size(); option++) {
-                model.addHint(chosen.get(index).get(option), option == best);
-            }
         }
     }
 

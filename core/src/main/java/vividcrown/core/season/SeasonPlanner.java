@@ -37,7 +37,7 @@ public final class SeasonPlanner {
     /** Below this a virgin started is a gamble. */
     private static final double GAMBLE = 0.8;
     /** Building a model and reading its answer take time too. */
-    private static final double SAFELY_WITHIN = 0.92;
+    private static final double SAFELY_WITHIN = 0.88;
 
     private final SeasonBrief brief;
     private final Deadline deadline;
@@ -100,15 +100,17 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        Draft draft = draft(recipes(brief, running::of, RecipeFinder.LATE_BY, Optional.empty()), Optional.empty(),
+        List<List<Recipe>> ways = recipes(brief, running::of, RecipeFinder.LATE_BY, Optional.empty());
+        Draft draft = draft(ways, new GreedyStart(brief, groups, ways, classes).plan(),
                 deadline.secondsLeft() * FOR_THE_FIRST_DRAFT)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         Draft latest = draft;
         double seconds = draft.solution().seconds();
         for (int again = 1; again < MOST_DRAFTS && !watch.isStopped() && mayBeBettered(latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
-            Optional<SeasonModel.Solution> known = Optional.of(latest.solution());
-            Optional<Draft> next = draft(recipes(brief, thereWith(latest), RecipeFinder.LATE_BY, known), known,
+            SeasonModel.Solution known = latest.solution();
+            Optional<Draft> next = draft(
+                    recipes(brief, thereWith(latest), RecipeFinder.LATE_BY, Optional.of(known)), known,
                     deadline.secondsLeft() * (allHold(latest) ? 1 : FOR_EACH_DRAFT));
             if (next.isEmpty()) {
                 break;
@@ -132,9 +134,9 @@ public final class SeasonPlanner {
 
     private SeasonPlan.Search search(Draft draft, double seconds) {
         SeasonModel.Solution solution = draft.solution();
-        double cost = weighed(draft);
-        return new SeasonPlan.Search(solution.proven(), cost, Math.min(cost, solution.bound()),
-                solution.firstSeconds(), seconds);
+        // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
+        double cost = Math.max(weighed(draft), solution.cost());
+        return new SeasonPlan.Search(solution.proven(), cost, solution.bound(), solution.firstSeconds(), seconds);
     }
 
     /** While it is not proven, or what orders hand on is not what was counted on. */
@@ -147,7 +149,7 @@ public final class SeasonPlanner {
     }
 
     /** @return empty if the locks cannot be kept */
-    private Optional<Draft> draft(List<List<Recipe>> recipes, Optional<SeasonModel.Solution> known, double seconds) {
+    private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double seconds) {
         return new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known)
                 .solve(seconds, watch).map(solution -> fitted(recipes, solution));
     }
@@ -312,7 +314,7 @@ public final class SeasonPlanner {
 
     /** The same season with one thing more. */
     private SeasonModel relaxed(Relaxation kind, Draft draft) {
-        Optional<SeasonModel.Solution> known = Optional.of(draft.solution());
+        SeasonModel.Solution known = draft.solution();
         Function<PromiseGroup, Yield> there = thereWith(draft);
         return switch (kind) {
             case NUCS, HOURS, CAGES ->
@@ -320,19 +322,21 @@ public final class SeasonPlanner {
             case LATER -> {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
                 delays.addAll(RecipeFinder.MUCH_LATER);
-                yield new SeasonModel(brief, groups, recipes(brief, there, delays, known), classes,
+                yield new SeasonModel(brief, groups, recipes(brief, there, delays, Optional.of(known)), classes,
                         Optional.of(kind), known);
             }
             case DAYS_OFF -> {
                 SeasonBrief with = brief.withCrew(brief.crew().withoutDaysOff());
-                yield new SeasonModel(with, groups, recipes(with, there, RecipeFinder.LATE_BY, known), classes,
+                yield new SeasonModel(with, groups, recipes(with, there, RecipeFinder.LATE_BY, Optional.of(known)),
+                        classes,
                         Optional.of(kind), known);
             }
             case BUILDERS -> {
                 List<BuilderClass> more = new ArrayList<>(classes);
                 more.add(new BuilderClass(List.of(new CellBuilder("+", BuilderSchool.STARTER_THEN_FINISHER, 30,
                         brief.today().plusDays(2), List.of())), 100));
-                yield new SeasonModel(brief, groups, recipes(withBuilder(), there, RecipeFinder.LATE_BY, known), more,
+                yield new SeasonModel(brief, groups,
+                        recipes(withBuilder(), there, RecipeFinder.LATE_BY, Optional.of(known)), more,
                         Optional.of(kind), known);
             }
         };

@@ -14,7 +14,6 @@ final class Exhaustive {
     private final SeasonBrief brief;
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes = new ArrayList<>();
-    private final Supply supply;
     private double best = Double.MAX_VALUE;
 
     Exhaustive(SeasonBrief brief) {
@@ -23,14 +22,13 @@ final class Exhaustive {
         Supply supply = new Supply(brief);
         RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
         groups.forEach(group -> recipes.add(finder.of(group, RecipeFinder.LATE_BY)));
-        this.supply = supply;
     }
 
     /** The same season as the solver sees it: the recipes to choose from are the same. */
     SeasonModel model() {
-        return new SeasonModel(brief, groups, recipes,
-                BuilderClass.of(brief.builders(), Set.of(), brief.today(), _ -> 100), Optional.empty(),
-                Optional.empty());
+        List<BuilderClass> classes = BuilderClass.of(brief.builders(), Set.of(), brief.today(), _ -> 100);
+        return new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
+                new GreedyStart(brief, groups, recipes, classes).plan());
     }
 
     double cheapest() {

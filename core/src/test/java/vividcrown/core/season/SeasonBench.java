@@ -8,9 +8,11 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
@@ -49,10 +51,18 @@ class SeasonBench {
     void against_two_rules_of_thumb() {
         Tally planned = new Tally();
         Tally mondays = new Tally();
+        Set<String> holding = planned.holding;
         Tally backward = new Tally();
         for (int seed = 1; seed <= SEASONS; seed++) {
             SeasonBrief brief = Seasons.random(8, 4, 240, seed);
             SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.NONE);
+            String season = String.valueOf(seed);
+            plan.promises().forEach(promise -> {
+                planned.promised += promise.chance();
+                if (promise.state() == Promise.State.HOLDS) {
+                    holding.add(season + promise.demand().id());
+                }
+            });
             run(brief, seed, ofPlan(plan), planned);
             run(brief, seed, everyMonday(brief), mondays);
             run(brief, seed, backFromEachOrder(brief), backward);
@@ -60,6 +70,9 @@ class SeasonBench {
         System.out.printf(Locale.ROOT, "%n%d seasons of 8 orders, each lived through %d times%n", SEASONS, RUNS);
         System.out.printf("%-34s %14s %16s %12s%n", "", "met on time", "queens wasted", "hours");
         planned.print("the plan, 90 % wanted");
+        System.out.printf(Locale.ROOT, "promised %.1f %% on average; of %d orders said to hold %.1f %% were met%n",
+                100 * planned.promised * RUNS / planned.orders, holding.size(), 100.0 * planned.heldMet
+                        / (holding.size() * RUNS));
         mondays.print("every Monday, a fifth more");
         backward.print("back from each order, a fifth more");
         assertThat(planned.orders).isPositive();
@@ -75,6 +88,9 @@ class SeasonBench {
         private long wasted;
         private double hours;
         private int seasons;
+        private double promised;
+        private int heldMet;
+        private final Set<String> holding = new HashSet<>();
 
         void print(String name) {
             System.out.printf(Locale.ROOT, "%-34s %12.1f %% %16.1f %12.1f%n", name, 100.0 * met / orders,
@@ -195,7 +211,9 @@ class SeasonBench {
                 for (Demand demand : group.demands()) {
                     wanted += demand.count();
                     tally.orders++;
-                    tally.met += come >= wanted && !late ? 1 : 0;
+                    boolean met = come >= wanted && !late;
+                    tally.met += met ? 1 : 0;
+                    tally.heldMet += met && tally.holding.contains(seed + demand.id()) ? 1 : 0;
                 }
                 over.put(group, Math.max(0, come - group.count()));
             }

@@ -264,7 +264,7 @@ final class DemoSeason {
 
     private void plan(String key, String code, String mother, String builder, LocalDate day, LarvaAge age,
             Placing placing) {
-        String grafter = day.getDayOfMonth() % 3 == 0 ? "Jory" : "Ilva";
+        String grafter = day.getDayOfMonth() % 3 == 0 ? "Ilva" : "Jory";
         GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), grafter, day.atTime(14, 0).atZone(ZONE),
                 age,
                 placing, 34.5, 3, 15, null, true);

@@ -6,6 +6,7 @@ import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
@@ -116,18 +117,27 @@ class RatePools {
         return counted;
     }
 
-    /** What the plan reckons with. */
-    SeasonRates rates(WeatherStation station, LocalDate today) {
+    /**
+     * What was counted, and what is learnt from it.
+     *
+     * @param batches by step
+     * @param rates what the plan reckons with
+     */
+    record Learnt(Map<LossStep, List<StepOdds.Batch>> batches, SeasonRates rates) {
+    }
+
+    Learnt learn(WeatherStation station, LocalDate today) {
+        Map<LossStep, List<StepOdds.Batch>> counted = counted(station, today);
         Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
-        counted(station, today).forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
-        return new SeasonRates(steps);
+        counted.forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
+        return new Learnt(counted, new SeasonRates(steps));
     }
 
     /** Everything, for the screen. */
-    List<StepRates> table(WeatherStation station, LocalDate today) {
+    static List<StepRates> table(Learnt learnt) {
         List<StepRates> table = new ArrayList<>();
-        counted(station, today).forEach((step, batches) -> {
-            StepOdds odds = StepOdds.learnt(step.prior(), batches);
+        learnt.batches().forEach((step, batches) -> {
+            StepOdds odds = Objects.requireNonNull(learnt.rates().steps().get(step));
             Map<Circumstance, List<RateLine>> by = new EnumMap<>(Circumstance.class);
             for (Circumstance kind : Circumstance.values()) {
                 Map<String, Integer> tried = new LinkedHashMap<>();

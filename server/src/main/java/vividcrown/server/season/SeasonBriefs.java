@@ -125,7 +125,8 @@ class SeasonBriefs {
 
     /** The brief with what it was made from, so that a plan finds its way back to the records. */
     record Made(SeasonBrief brief, Map<String, UUID> builders, Map<String, UUID> breeders, List<Graft> planned,
-            Map<UUID, String> builderCodes, Map<UUID, Queen> mothers, List<QueenOrder> open) {
+            Map<UUID, String> builderCodes, Map<UUID, Queen> mothers, List<QueenOrder> open,
+            RatePools.Learnt learnt) {
     }
 
     Made make(WhatIf whatIf) {
@@ -161,6 +162,7 @@ class SeasonBriefs {
         LocalDate until = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElse(day).plusWeeks(2);
         LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
         WeatherStation station = station();
+        RatePools.Learnt learnt = rates.learn(station, day);
         List<Nuc> boxesOfQueens = nucs.findAll();
         Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
         Map<UUID, String> yardOf = boxesOfQueens.stream()
@@ -175,12 +177,12 @@ class SeasonBriefs {
                 hands.cages(), droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones), new Crew(
                         Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of(),
                         Optional.ofNullable(whatIf.grafter())),
-                rates.rates(station, day), climate(station, day), running(batches, motherOf, codes, yardOf), before,
+                learnt.rates(), climate(station, day), running(batches, motherOf, codes, yardOf), before,
                 locks,
                 GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions);
         return new Made(brief, boxes.stream().collect(Collectors.toMap(Builder::code, Builder::id)),
                 mothers.stream().collect(Collectors.toMap(SeasonBriefs::nameOf, Queen::id, (one, _) -> one)), planned,
-                codes, motherOf, open);
+                codes, motherOf, open, learnt);
     }
 
     static String nameOf(Queen queen) {
@@ -304,7 +306,7 @@ class SeasonBriefs {
     }
 
     /** The weather of the first yard on the way; without any, of a valley at 500 m. */
-    WeatherStation station() {
+    private WeatherStation station() {
         return yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder))
                 .map(yard -> new WeatherStation(yard.id(), yard.elevationMetres()))
                 .orElseGet(() -> new WeatherStation(new UUID(0, 0), 500));

@@ -91,13 +91,11 @@ class SeasonController {
     private final SeasonBriefs briefs;
     private final SeasonSearches searches;
     private final PlanAdoption adoption;
-    private final RatePools rates;
 
-    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption, RatePools rates) {
+    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption) {
         this.briefs = briefs;
         this.searches = searches;
         this.adoption = adoption;
-        this.rates = rates;
     }
 
     @GetMapping
@@ -136,7 +134,7 @@ class SeasonController {
                         SpanView.of(colony.droneCombMeant().orElseThrow()))).toList(),
                 SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
-                rates.table(briefs.station(), brief.today()),
+                RatePools.table(made.learnt()),
                 weakest(brief),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
                 brief.busyNucs().on(brief.today()));

@@ -154,6 +154,36 @@ class SeasonPlanReckonTest {
                 text -> assertThat(text).contains("her sons would meet their sisters"));
     }
 
+    /** Two boxes, ten counted batches each: in the one nearly all are taken, in the other hardly half. */
+    @Test
+    void own_batches_tell_builders_apart_and_drone_comb_is_planned() {
+        List<Map<String, Object>> history = new ArrayList<>();
+        for (int week = 1; week <= 10; week++) {
+            history.add(Map.of("step", "TAKE", "tried", 40, "succeeded", 37 + week % 2, "builder", "B 1", "graftDay",
+                    "2025-05-%02d".formatted(week)));
+            history.add(Map.of("step", "TAKE", "tried", 40, "succeeded", 20 + week % 2, "builder", "B 2", "graftDay",
+                    "2025-05-%02d".formatted(week)));
+        }
+        Map<String, Object> asked = season();
+        asked.put("history", history);
+        asked.put("droneMothers", List.of(Map.of("id", "H 1", "mother", "Orla"), Map.of("id", "H 2"),
+                Map.of("id", "H 3", "mother", "Runa")));
+        asked.put("demands",
+                List.of(Map.of("id", "forty", "product", "MATED_QUEENS", "count", 40, "until", "2026-07-20")));
+        JsonNode plan = plans(asked);
+        Map<String, Integer> cups = new HashMap<>();
+        plan.path("batches").forEach(
+                batch -> cups.merge(batch.path("builder").asString(), batch.path("cups").asInt(), Integer::sum));
+        assertThat(cups.getOrDefault("B 1", 0)).isGreaterThan(cups.getOrDefault("B 2", 0));
+        assertThat(plan.path("batches").get(0).path("assumed").findValuesAsString("text"))
+                .anySatisfy(text -> assertThat(text).contains("taken ("));
+        // of several mothers, and not the graft's own
+        assertThat(plan.path("droneStarts").findValuesAsString("colony")).containsExactlyInAnyOrder("H 1", "H 2");
+        asked.put("history", List.of(Map.of("step", "TAKE", "tried", 3, "succeeded", 4)));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", asked).findings()).singleElement().asString()
+                .contains("history[0]").contains("between 0 and tried");
+    }
+
     @Test
     void seconds_and_horizon_outside_their_range_are_refused_with_the_range() {
         Map<String, Object> slow = season();
