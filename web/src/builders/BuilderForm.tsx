@@ -1,11 +1,11 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import { answered, api } from '../api/client'
 import type { BuilderSetUp, BuilderView } from '../api/types'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
-import { Findings } from '../ui/Page'
+import { SavedForm } from '../ui/SavedForm'
 import { yardsQuery } from '../yards/queries'
 
 const SCHOOLS: BuilderView['school'][] = [
@@ -17,7 +17,6 @@ const SCHOOLS: BuilderView['school'][] = [
 /** Sets a builder up, or changes it: its load, or its strength instead. */
 export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone: () => void }) {
   const { t } = useTranslation()
-  const client = useQueryClient()
   const yards = useQuery(yardsQuery)
   const [id] = useState(() => builder?.id ?? uuidv7())
   const [draft, setDraft] = useState<BuilderSetUp>({
@@ -27,27 +26,15 @@ export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone
     school: builder?.school ?? 'STARTER_THEN_FINISHER',
     load: builder?.load ?? 20,
   })
-  const save = useMutation({
-    mutationFn: () =>
-      answered(
-        api.PUT('/api/v1/builders/{id}', {
-          params: { path: { id } },
-          body: { ...draft, yard: draft.yard || (yards.data?.[0]?.id ?? '') },
-        }),
-      ),
-    onSuccess: async () => {
-      await client.invalidateQueries()
-      onDone()
-    },
-  })
+  const send = () =>
+    answered(
+      api.PUT('/api/v1/builders/{id}', {
+        params: { path: { id } },
+        body: { ...draft, yard: draft.yard || (yards.data?.[0]?.id ?? '') },
+      }),
+    )
   return (
-    <form
-      className="my-3 grid max-w-3xl gap-x-6 gap-y-3 border-y border-ink py-3 sm:grid-cols-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save.mutate()
-      }}
-    >
+    <SavedForm send={send} onDone={onDone} name={t('builders.save')}>
       <TextField
         name={t('builders.code')}
         required
@@ -90,14 +77,6 @@ export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone
         value={draft.framesOfBees}
         onChange={(framesOfBees) => setDraft({ ...draft, framesOfBees, load: undefined })}
       />
-      <p className="sm:col-span-3">
-        <button className="act act-main" disabled={save.isPending}>
-          {t('builders.save')}
-        </button>
-      </p>
-      <div className="sm:col-span-3">
-        <Findings error={save.error} />
-      </div>
-    </form>
+    </SavedForm>
   )
 }

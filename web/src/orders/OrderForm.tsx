@@ -1,4 +1,3 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
@@ -8,7 +7,7 @@ import { useDraft } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { addDays } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
-import { Findings } from '../ui/Page'
+import { SavedForm } from '../ui/SavedForm'
 
 const PRODUCTS: OrderTaken['product'][] = [
   'MATED_QUEENS',
@@ -23,7 +22,6 @@ const PRODUCTS: OrderTaken['product'][] = [
 export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => void }) {
   const { t } = useTranslation()
   const { today } = useSession()
-  const client = useQueryClient()
   const start: OrderTaken = line?.order ?? {
     customer: '',
     ownNeed: false,
@@ -36,22 +34,22 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
   const [id] = useState(() => line?.id ?? uuidv7())
   const [draft, setDraft, clear] = useDraft<OrderTaken>(`draft-order-${line?.id ?? 'new'}`, start)
   const set = (part: Partial<OrderTaken>) => setDraft({ ...draft, ...part })
-  const save = useMutation({
-    mutationFn: () =>
-      answered(api.PUT('/api/v1/orders/{id}', { params: { path: { id } }, body: draft })),
-    onSuccess: async () => {
-      clear()
-      await client.invalidateQueries()
-      onDone()
-    },
-  })
+  const send = () =>
+    answered(api.PUT('/api/v1/orders/{id}', { params: { path: { id } }, body: draft }))
+  const close = () => {
+    clear()
+    onDone()
+  }
   return (
-    <form
-      className="mb-4 grid max-w-3xl gap-x-6 gap-y-3 border-y-2 border-ink py-4 sm:grid-cols-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        save.mutate()
-      }}
+    <SavedForm
+      send={send}
+      onDone={close}
+      name={t('order.save')}
+      more={
+        <button type="button" className="act" onClick={close}>
+          {t('order.cancel')}
+        </button>
+      }
     >
       <TextField
         name={t('order.customer')}
@@ -142,24 +140,6 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
         value={draft.note ?? ''}
         onChange={(note) => set({ note: note || undefined })}
       />
-      <p className="flex gap-3 sm:col-span-3">
-        <button className="act act-main" disabled={save.isPending}>
-          {t('order.save')}
-        </button>
-        <button
-          type="button"
-          className="act"
-          onClick={() => {
-            clear()
-            onDone()
-          }}
-        >
-          {t('order.cancel')}
-        </button>
-      </p>
-      <div className="sm:col-span-3">
-        <Findings error={save.error} />
-      </div>
-    </form>
+    </SavedForm>
   )
 }

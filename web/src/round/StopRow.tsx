@@ -26,7 +26,7 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
     >
       <div className="grid items-center gap-x-4 gap-y-2 md:grid-cols-[6.5rem_minmax(0,1fr)_220px_auto]">
         <p className="flex items-baseline gap-3 text-2xl font-bold">
-          {stop.code}
+          <span className="whitespace-nowrap">{stop.code}</span>
           <span className={`text-lg md:hidden ${stop.overdue ? 'text-crown' : ''}`}>
             {stop.text}
           </span>

@@ -243,7 +243,11 @@ function PlanFound({ id, plan }: { id: string; plan: SeasonPlan }) {
         <ul className="mt-2" aria-label={t('season.droneStarts')}>
           {plan.droneStarts.map((one) => (
             <li key={one.colony}>
-              {t('season.droneStart', { colony: one.colony, days: saySpan(one.combIn) })}
+              {t('season.droneStartFor', {
+                ...one,
+                days: saySpan(one.combIn),
+                graft: sayDay(one.firstGraft),
+              })}
             </li>
           ))}
         </ul>

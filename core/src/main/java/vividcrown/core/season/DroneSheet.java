@@ -19,7 +19,7 @@ import vividcrown.core.time.DaySpan;
  * @param flights the days on which the virgins may fly
  * @param virgins how many fly together on these days, grafts of other days among them, on average
  * @param coloniesWanted drone colonies for them, at {@link DroneColony#VIRGINS_EACH} each
- * @param coloniesReady of those named: ripe in time and not of the graft's own mother
+ * @param coloniesReady of those there are and those the plan gives comb: ripe in time and not of the graft's own mother
  */
 public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedSpan flights, int virgins,
         int coloniesWanted, int coloniesReady, List<Reason> warnings) {
@@ -32,7 +32,11 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
     public static List<DroneSheet> of(SeasonBrief brief, SeasonPlan plan) {
         Supply supply = new Supply(brief);
         List<PlannedBatch> mating = plan.batches().stream().filter(batch -> mates(brief, batch)).toList();
-        return mating.stream().map(batch -> sheet(brief, supply, batch, mating)).toList();
+        List<DroneColony> colonies = new ArrayList<>(brief.drones());
+        int lead = brief.assumptions().span(Figure.DRONE_LEAD).earliestDay();
+        plan.droneStarts().forEach(start -> colonies.add(new DroneColony(start.colony(), start.mother(),
+                start.combIn().latest().plusDays(lead))));
+        return mating.stream().map(batch -> sheet(brief, supply, batch, mating, colonies)).toList();
     }
 
     private static boolean mates(SeasonBrief brief, PlannedBatch batch) {
@@ -41,7 +45,8 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
                         && SupplyBand.Kind.of(demand.product()) == SupplyBand.Kind.QUEENS));
     }
 
-    private static DroneSheet sheet(SeasonBrief brief, Supply supply, PlannedBatch batch, List<PlannedBatch> mating) {
+    private static DroneSheet sheet(SeasonBrief brief, Supply supply, PlannedBatch batch, List<PlannedBatch> mating,
+            List<DroneColony> colonies) {
         GraftCalendar calendar = GraftCalendar.of(brief.how().on(batch.day()), brief.assumptions());
         DatedSpan comb = calendar.when(StepKind.DRONE_COMB).orElseThrow();
         DaySpan flightDays = brief.assumptions().span(Figure.MATING_FLIGHTS);
@@ -50,7 +55,7 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
                 .filter(other -> Math.abs(ChronoUnit.DAYS.between(other.day(), batch.day())) <= 7)
                 .mapToInt(other -> supply.ripe(other.day(), other.cups())).sum();
         int wanted = Math.ceilDiv(virgins, DroneColony.VIRGINS_EACH);
-        List<DroneColony> ripe = brief.drones().stream()
+        List<DroneColony> ripe = colonies.stream()
                 .filter(one -> !one.matureFrom().isAfter(flights.earliest())).toList();
         List<DroneColony> unrelated = ripe.stream().filter(one -> !one.mother().equals(batch.breeder())).toList();
         List<Reason> warnings = new ArrayList<>();
@@ -59,7 +64,7 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
         }
         ripe.stream().filter(one -> one.mother().equals(batch.breeder())).forEach(
                 one -> warnings.add(Reason.of(Source.COMMON_PRACTICE, "plan.drones.related", one.id(), one.mother())));
-        if (!brief.drones().isEmpty() && unrelated.size() < wanted) {
+        if (!colonies.isEmpty() && unrelated.size() < wanted) {
             warnings.add(Reason.of(Source.BUECHLER_2013, "plan.drones.few", virgins, wanted,
                     unrelated.size()));
         }

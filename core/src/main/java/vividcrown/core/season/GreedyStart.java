@@ -75,7 +75,7 @@ final class GreedyStart {
             loads.put(day, grafting.loads);
             cups.put(day, grafting.cups);
         });
-        return new SeasonModel.Solution(choices, loads, cups, 0, 0, 0, false, 0, 0);
+        return new SeasonModel.Solution(choices, loads, cups, 0, 0, 0, false, 0);
     }
 
     private void fix(BatchLock lock) {

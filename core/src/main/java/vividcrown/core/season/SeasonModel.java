@@ -23,7 +23,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import java.util.stream.IntStream;
 
 /**
  * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that
@@ -371,17 +370,9 @@ final class SeasonModel {
      * @param loads by day and class: how many builders are loaded
      * @param cups by day, class of builders and line asked for
      * @param extra of what was relaxed
-     * @param firstSeconds until the first plan, seconds
      */
     record Solution(List<Optional<Recipe>> choices, Map<LocalDate, int[]> loads, Map<LocalDate, int[][]> cups,
-            int extra, double cost, double bound, boolean proven, double firstSeconds, double seconds) {
-
-        /** The better of the two, with the better bound and the time of both. */
-        Solution after(Solution before) {
-            Solution best = cost <= before.cost ? this : before;
-            return new Solution(best.choices, best.loads, best.cups, best.extra, best.cost,
-                    Math.max(bound, before.bound), proven, before.firstSeconds, before.seconds + seconds);
-        }
+            int extra, double cost, double bound, boolean proven, double seconds) {
     }
 
     /** @return empty if the locks cannot be kept together with builders and hours */
@@ -390,15 +381,11 @@ final class SeasonModel {
         solver.getParameters().setMaxTimeInSeconds(mostSeconds)
                 .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 4, 8)).setRandomSeed(1)
                 .setRelativeGapLimit(0.0001);
-        double[] first = {-1};
         CpSolverSolutionCallback callback = new CpSolverSolutionCallback() {
             private int plans;
 
             @Override
             public void onSolutionCallback() {
-                if (first[0] < 0) {
-                    first[0] = wallTime();
-                }
                 watch.found(++plans, objectiveValue(), bestObjectiveBound(), wallTime());
             }
         };
@@ -413,7 +400,7 @@ final class SeasonModel {
             looker.shutdownNow();
         }
         return switch (status) {
-            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL, first[0]));
+            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL));
             case INFEASIBLE -> Optional.empty();
             // stopped before the first plan: planning nothing is a plan too, if there are no locks
             case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(nothing(solver));
@@ -423,10 +410,10 @@ final class SeasonModel {
     private Solution nothing(CpSolver solver) {
         int all = groups.stream().mapToInt(SeasonModel::costOfUnmet).sum();
         return new Solution(groups.stream().map(_ -> Optional.<Recipe>empty()).toList(), Map.of(), Map.of(), 0, all, 0,
-                false, solver.wallTime(), solver.wallTime());
+                false, solver.wallTime());
     }
 
-    private Solution read(CpSolver solver, boolean proven, double first) {
+    private Solution read(CpSolver solver, boolean proven) {
         List<Optional<Recipe>> choices = new ArrayList<>();
         for (int index = 0; index < groups.size(); index++) {
             Optional<Recipe> choice = Optional.empty();
@@ -452,7 +439,7 @@ final class SeasonModel {
             grafted.put(day, perLine);
         }
         return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
-                solver.objectiveValue(), solver.bestObjectiveBound(), proven, first, solver.wallTime());
+                solver.objectiveValue(), solver.bestObjectiveBound(), proven, solver.wallTime());
     }
 
     /** Builders that stand for themselves because a graft in them is fixed. */

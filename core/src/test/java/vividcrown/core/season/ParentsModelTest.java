@@ -96,4 +96,17 @@ class ParentsModelTest {
         assertThat(solve(brief(List.of(), List.of(new DroneMother("H 1", "Orla", false))),
                 loads(30, Optional.empty(), 10)).droneStarts()).isEmpty();
     }
+
+    /** What is to be given comb counts as ripe from the day its drones can be. */
+    @Test
+    void the_sheet_of_a_graft_counts_the_colonies_that_the_plan_gives_comb() {
+        SeasonBrief brief = Seasons.withDrones(Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 15, 80, 84)),
+                List.of(builder("B 1", 45)), 100, Crew.EVERY_DAY), List.of(),
+                List.of(new DroneMother("H 1", "Orla", false), new DroneMother("H 2", "Perla", false)));
+        SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.NONE);
+        assertThat(plan.droneStarts()).hasSize(2);
+        assertThat(DroneSheet.of(brief, plan)).isNotEmpty()
+                .allSatisfy(sheet -> assertThat(sheet.coloniesReady()).isEqualTo(2))
+                .allSatisfy(sheet -> assertThat(sheet.warnings()).isEmpty());
+    }
 }

@@ -36,6 +36,7 @@ import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
+import vividcrown.core.season.DroneStart;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.server.clock.Today;
@@ -299,6 +300,15 @@ class SeasonBriefs {
     List<Colony> droneCombsMeant() {
         return colonies.findAllByOrderByYardIdAscPositionAsc().stream()
                 .filter(colony -> colony.droneCombMeant().isPresent()).toList();
+    }
+
+    /** The same as the plan knows them; which graft they were for is not kept. */
+    List<DroneStart> droneStartsMeant(SeasonBrief brief) {
+        Map<String, String> mothers = brief.droneMothers().stream()
+                .collect(Collectors.toMap(DroneMother::colony, DroneMother::mother));
+        return droneCombsMeant().stream().map(colony -> new DroneStart(colony.code(),
+                mothers.getOrDefault(colony.code(), colony.code()), colony.droneCombMeant().orElseThrow(),
+                brief.today())).toList();
     }
 
     private static double metres(Yard one, Yard other) {

@@ -124,7 +124,7 @@ class SeasonController {
                             demand.assurance(), chance, state, ReasonView.of(check.reasons().get(demand.id()))));
             promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
         }
-        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0, List.of(),
+        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0, briefs.droneStartsMeant(brief),
                 new SeasonPlan.Search(false, 0, 0, 0, 0));
         return new SeasonPage(brief.today(), brief.until(), standings, lines,
                 check.breaks().stream().map(Object::toString).toList(),

@@ -1,0 +1,34 @@
+package vividcrown.core.season;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Function;
+
+/** The recipes of all groups, for this season or one that is a little different. */
+record RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
+
+    /**
+     * @param with the season that is asked about
+     * @param there what a group has without any graft
+     * @param delays how many days late is thought of
+     * @param kept a plan whose recipes are to be among them
+     */
+    List<List<Recipe>> of(SeasonBrief with, Function<PromiseGroup, Yield> there, List<Integer> delays,
+            Optional<SeasonModel.Solution> kept) {
+        RecipeFinder finder = new RecipeFinder(with, supply, there);
+        List<List<Recipe>> recipes = new ArrayList<>();
+        for (int index = 0; index < groups.size(); index++) {
+            int at = index;
+            recipes.add(lineIsThere(groups.get(index))
+                    ? finder.of(groups.get(index), delays, kept.flatMap(one -> one.choices().get(at)))
+                    : List.of());
+        }
+        return recipes;
+    }
+
+    boolean lineIsThere(PromiseGroup group) {
+        return group.line().isEmpty()
+                || brief.breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
+    }
+}
