@@ -439,7 +439,7 @@ final class SeasonModel {
             grafted.put(day, perLine);
         }
         return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
-                solver.objectiveValue(), solver.bestObjectiveBound(), proven, solver.wallTime());
+                solver.objectiveValue(), Math.max(0, solver.bestObjectiveBound()), proven, solver.wallTime());
     }
 
     /** Builders that stand for themselves because a graft in them is fixed. */

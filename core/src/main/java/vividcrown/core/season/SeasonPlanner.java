@@ -21,12 +21,15 @@ public final class SeasonPlanner {
     /** Shares of the time that is left; what remains looks for ways out. */
     private static final double FOR_THE_FIRST_DRAFT = 0.3;
     private static final double FOR_EACH_DRAFT = 0.5;
-    private static final int MOST_DRAFTS = 4;
+    private static final int MOST_DRAFTS = 3;
     private static final double MUCH_DEARER = 1.05;
+    private static final double MAY_BE_LESS = 0.2;
+    /** Choosing mothers and fitting cups after the solver has done. */
+    private static final double TO_FINISH_SECONDS = 0.8;
     /** Queens over, on average, from which it is worth asking again. */
     private static final double WORTH_HANDING_ON = 0.5;
-    /** Building a model and reading its answer take time too. */
-    private static final double SAFELY_WITHIN = 0.88;
+    /** What is not counted takes time too. */
+    private static final double SAFELY_WITHIN = 0.95;
 
     private final SeasonBrief brief;
     private final Deadline deadline;
@@ -96,7 +99,7 @@ public final class SeasonPlanner {
     private SeasonPlan plan() {
         List<List<Recipe>> ways = book.of(brief, running::of, RecipeFinder.LATE_BY, Optional.empty());
         Draft draft = draft(ways, new GreedyStart(brief, groups, ways, classes).plan(),
-                deadline.secondsLeft() * FOR_THE_FIRST_DRAFT)
+                FOR_THE_FIRST_DRAFT)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         Draft latest = draft;
         for (int again = 1; again < MOST_DRAFTS && !watch.isStopped() && mayBeBettered(latest, again == 1); again++) {
@@ -104,7 +107,7 @@ public final class SeasonPlanner {
             SeasonModel.Solution known = latest.solution();
             Optional<Draft> next = draft(
                     book.of(brief, thereWith(latest), RecipeFinder.LATE_BY, Optional.of(known)), known,
-                    deadline.secondsLeft() * (latest.allHold() ? 1 : FOR_EACH_DRAFT));
+                    latest.allHold() ? 1 : FOR_EACH_DRAFT);
             if (next.isEmpty()) {
                 break;
             }
@@ -120,9 +123,15 @@ public final class SeasonPlanner {
                 new Workload(brief, supply, draft.batches()).hours(), draft.droneStarts(), search(draft));
     }
 
-    /** What a group has without any graft: what is on its way, and what others had over in this draft. */
+    /**
+     * What a group has without any graft: what is on its way, and what others had over in this draft; a little less of it,
+     * for in the next draft they may have less over.
+     */
     private Function<PromiseGroup, Yield> thereWith(Draft draft) {
-        return group -> running.of(group).plus(draft.outcome().handedTo(group));
+        return group -> {
+            Yield handed = draft.outcome().handedTo(group);
+            return running.of(group).plus(handed.over((int) Math.ceil(handed.mean() * MAY_BE_LESS)));
+        };
     }
 
     private SeasonPlan.Search search(Draft draft) {
@@ -142,13 +151,18 @@ public final class SeasonPlanner {
         return draft.weighed(brief, supply) > draft.solution().cost() * MUCH_DEARER;
     }
 
-    /** @return empty if the locks cannot be kept */
-    private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double seconds) {
-        return new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known)
-                .solve(seconds, watch).map(solution -> {
-                    watch.secondsBefore += solution.seconds();
-                    return fitted(recipes, solution);
-                });
+    /**
+     * @param share of the time that is left for the solver
+     * @return empty if the locks cannot be kept
+     */
+    private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
+        SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known);
+        double seconds = Math.max(Deadline.SHORTEST_SEARCH_SECONDS,
+                (deadline.secondsLeft() - TO_FINISH_SECONDS) * share);
+        return model.solve(seconds, watch).map(solution -> {
+            watch.secondsBefore += solution.seconds();
+            return fitted(recipes, solution);
+        });
     }
 
     private Draft fitted(List<List<Recipe>> recipes, SeasonModel.Solution solution) {
