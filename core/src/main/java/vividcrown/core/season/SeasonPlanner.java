@@ -24,15 +24,16 @@ public final class SeasonPlanner {
     private static final int MOST_DRAFTS = 3;
     private static final double MUCH_DEARER = 1.05;
     private static final double MAY_BE_LESS = 0.2;
-    /** Choosing mothers and fitting cups after the solver has done. */
-    private static final double TO_FINISH_SECONDS = 0.8;
+    /** Of all the time: for choosing mothers and fitting cups after the solver has done. */
+    private static final double TO_FINISH = 0.08;
     /** Queens over, on average, from which it is worth asking again. */
     private static final double WORTH_HANDING_ON = 0.5;
     /** What is not counted takes time too. */
-    private static final double SAFELY_WITHIN = 0.95;
+    private static final double SAFELY_WITHIN = 0.9;
 
     private final SeasonBrief brief;
     private final Deadline deadline;
+    private final double finishSeconds;
     private final Counting watch;
     private final Supply supply;
     private final List<PromiseGroup> groups;
@@ -73,6 +74,7 @@ public final class SeasonPlanner {
     private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
         this.brief = brief;
         this.deadline = new Deadline(mostSeconds * SAFELY_WITHIN);
+        this.finishSeconds = mostSeconds * TO_FINISH;
         this.watch = new Counting(watch);
         this.supply = new Supply(brief);
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
@@ -158,7 +160,7 @@ public final class SeasonPlanner {
     private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
         SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known);
         double seconds = Math.max(Deadline.SHORTEST_SEARCH_SECONDS,
-                (deadline.secondsLeft() - TO_FINISH_SECONDS) * share);
+                (deadline.secondsLeft() - finishSeconds) * share);
         return model.solve(seconds, watch).map(solution -> {
             watch.secondsBefore += solution.seconds();
             return fitted(recipes, solution);
