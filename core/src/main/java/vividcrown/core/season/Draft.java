@@ -34,7 +34,7 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
                 : Promise.State.AT_RISK).orElse(Promise.State.UNMET);
     }
 
-    private double chance(int group) {
+    double chance(int group) {
         return outcome.of(groups.get(group)).all().atLeast(groups.get(group).count());
     }
 

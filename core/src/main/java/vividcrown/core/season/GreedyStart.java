@@ -75,7 +75,13 @@ final class GreedyStart {
             loads.put(day, grafting.loads);
             cups.put(day, grafting.cups);
         });
-        return new SeasonModel.Solution(choices, loads, cups, 0, 0, 0, false, 0);
+        double cost = loads.values().stream().flatMapToInt(IntStream::of).sum() * (double) WorkTime.LOAD;
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            cost += choices.get(index).map(recipe -> SeasonModel.costOf(recipe, group))
+                    .orElse(SeasonModel.costOfUnmet(group));
+        }
+        return new SeasonModel.Solution(choices, loads, cups, 0, cost, 0, false, 0);
     }
 
     private void fix(BatchLock lock) {

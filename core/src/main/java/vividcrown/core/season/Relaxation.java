@@ -13,5 +13,7 @@ public enum Relaxation {
     /** A later day of delivery. */
     LATER,
     /** More places in the incubator. */
-    CAGES
+    CAGES,
+    /** Less than the assurance wanted. */
+    ASSURANCE
 }

@@ -55,6 +55,7 @@ final class SeasonModel {
     private final Map<LocalDate, IntVar[][]> cups = new TreeMap<>();
     private final Optional<Relaxation> relaxed;
     private final Optional<IntVar> extra;
+    private final Solution known;
 
     static {
         SeasonPlanner.loadSolver();
@@ -71,6 +72,7 @@ final class SeasonModel {
         this.recipes = recipes;
         this.classes = classes;
         this.relaxed = relaxed;
+        this.known = known;
         this.lines = linesAsked(groups);
         recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
         brief.locks().forEach(lock -> days.add(lock.day()));
@@ -82,7 +84,7 @@ final class SeasonModel {
         nucsAndCages();
         hours();
         keptGrafts();
-        hint(known);
+        hint();
         relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), priceOf(kind)));
         model.minimize(cost);
     }
@@ -94,7 +96,7 @@ final class SeasonModel {
             case BUILDERS -> 600;
             case HOURS -> 30;
             case CAGES -> 20;
-            case DAYS_OFF, LATER -> 0;
+            case DAYS_OFF, LATER, ASSURANCE -> 0;
         };
     }
 
@@ -134,7 +136,7 @@ final class SeasonModel {
         }
     }
 
-    private void hint(Solution known) {
+    private void hint() {
         for (int index = 0; index < groups.size(); index++) {
             boolean found = false;
             for (int option = 0; option < recipes.get(index).size(); option++) {
@@ -402,15 +404,10 @@ final class SeasonModel {
         return switch (status) {
             case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL));
             case INFEASIBLE -> Optional.empty();
-            // stopped before the first plan: planning nothing is a plan too, if there are no locks
-            case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(nothing(solver));
+            // too little time even to take up the plan that it began with: that one stands
+            case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(new Solution(known.choices(), known.loads(),
+                    known.cups(), 0, known.cost(), 0, false, solver.wallTime()));
         };
-    }
-
-    private Solution nothing(CpSolver solver) {
-        int all = groups.stream().mapToInt(SeasonModel::costOfUnmet).sum();
-        return new Solution(groups.stream().map(_ -> Optional.<Recipe>empty()).toList(), Map.of(), Map.of(), 0, all, 0,
-                false, solver.wallTime());
     }
 
     private Solution read(CpSolver solver, boolean proven) {

@@ -52,7 +52,7 @@ public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, Lis
 
     /**
      * @param helps the demands that hold with it and do not without
-     * @param amount how many nucs, builders, hours a day or places; days later; 0 for days off
+     * @param amount how many nucs, builders, hours a day or places; days later; percent sure; 0 for days off
      */
     public record WayOut(Relaxation kind, int amount, List<String> helps, Sentence text, Reason reason) {
         public WayOut {

@@ -173,7 +173,8 @@ public final class SeasonPlanner {
         Map<PromiseGroup, Double> aims = new LinkedHashMap<>();
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            solution.choices().get(index).ifPresent(recipe -> aims.put(group, recipe.assurance()));
+            // what could only be had less surely is made as sure as there is room for
+            solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
         }
         Outcome outcome = Outcome.of(brief, supply, groups, running, parents.batches());
         List<PlannedBatch> fitted = Fitting.fit(brief, supply, outcome, aims, parents.batches());

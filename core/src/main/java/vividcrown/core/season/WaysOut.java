@@ -1,6 +1,7 @@
 package vividcrown.core.season;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -17,13 +18,17 @@ import vividcrown.core.reason.Source;
 record WaysOut(RecipeBook book, List<BuilderClass> classes) {
 
     private static final double FOR_EACH = 0.5;
+    /** Nobody promises what fails as often as not. */
+    private static final double LEAST_PROMISED = 0.5;
 
     /** The most helpful first. */
     List<SeasonPlan.WayOut> of(Draft draft, Function<PromiseGroup, Yield> there, SolveWatch watch,
             Deadline deadline) {
         Set<PromiseGroup> before = draft.holding();
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        Relaxation[] kinds = Relaxation.values();
+        lessSure(draft).ifPresent(ways::add);
+        Relaxation[] kinds = Arrays.stream(Relaxation.values()).filter(kind -> kind != Relaxation.ASSURANCE)
+                .toArray(Relaxation[]::new);
         for (int index = 0; index < kinds.length; index++) {
             // one is asked for even when time is up: nobody is left without a way out
             if (watch.isStopped() || index > 0 && deadline.isOver()) {
@@ -40,11 +45,28 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
         return ways;
     }
 
+    /** Those that come in time, but not as surely as wanted: how sure they are shows in the plan itself. */
+    private Optional<SeasonPlan.WayOut> lessSure(Draft draft) {
+        List<String> helps = new ArrayList<>();
+        double surest = 1;
+        for (int index = 0; index < book.groups().size(); index++) {
+            double chance = draft.chance(index);
+            boolean inTime = draft.solution().choices().get(index).filter(one -> one.daysLate() == 0).isPresent();
+            if (inTime && draft.state(index) == Promise.State.AT_RISK && chance >= LEAST_PROMISED) {
+                book.groups().get(index).demands().forEach(demand -> helps.add(demand.id()));
+                surest = Math.min(surest, chance);
+            }
+        }
+        return helps.isEmpty()
+                ? Optional.empty()
+                : Optional.of(wayOut(Relaxation.ASSURANCE, (int) Math.floor(surest * 100), helps));
+    }
+
     /** The same season with one thing more. */
     private SeasonModel relaxed(Relaxation kind, Draft draft, Function<PromiseGroup, Yield> there) {
         SeasonModel.Solution known = draft.solution();
         return switch (kind) {
-            case NUCS, HOURS, CAGES ->
+            case NUCS, HOURS, CAGES, ASSURANCE ->
                 new SeasonModel(book.brief(), book.groups(), draft.recipes(), classes, Optional.of(kind), known);
             case LATER -> {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
@@ -105,9 +127,13 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
         if (nothingNew) {
             return Optional.empty();
         }
-        Sentence text = Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", helps));
-        return Optional.of(new SeasonPlan.WayOut(kind, amount, helps, text,
-                Reason.of(Source.derived("the plan asked again with one thing more"), "plan.wayOut." + kind.name(),
-                        amount, String.join(", ", helps))));
+        return Optional.of(wayOut(kind, amount, helps));
+    }
+
+    private static SeasonPlan.WayOut wayOut(Relaxation kind, int amount, List<String> helps) {
+        String sentence = "plan.wayOut." + kind.name();
+        String whom = String.join(", ", helps);
+        return new SeasonPlan.WayOut(kind, amount, helps, Sentence.of(sentence, amount, whom),
+                Reason.of(Source.derived("the plan asked again with one thing more"), sentence, amount, whom));
     }
 }

@@ -73,4 +73,27 @@ class GreedyStartTest {
         assertThat(begun.batches()).flatExtracting(PlannedBatch::shares).extracting(PlannedBatch.Share::demand)
                 .contains("first");
     }
+
+    /** However short the time and busy the machine, the plan begun with is kept. */
+    @Test
+    void a_search_without_time_keeps_the_plan_it_began_with() {
+        Begun begun = begin(Seasons.random(15, 4, 150, 12));
+        List<BuilderClass> classes = BuilderClass.of(begun.brief().builders(), Set.of(), begun.brief().today(),
+                _ -> 100);
+        SeasonModel.Solution none = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
+                Optional.empty(), begun.plan()).solve(1e-6, SolveWatch.NONE).orElseThrow();
+        assertThat(none.choices()).isEqualTo(begun.plan().choices());
+        assertThat(none.cost()).isEqualTo(begun.plan().cost()).isPositive();
+    }
+
+    /** What it says it costs is what the solver reckons for the same plan, or the solver found a cheaper one. */
+    @Test
+    void the_solver_never_does_worse() {
+        Begun begun = begin(Seasons.random(10, 4, 150, 14));
+        List<BuilderClass> classes = BuilderClass.of(begun.brief().builders(), Set.of(), begun.brief().today(),
+                _ -> 100);
+        SeasonModel.Solution solved = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
+                Optional.empty(), begun.plan()).solve(4, SolveWatch.NONE).orElseThrow();
+        assertThat(solved.cost()).isLessThanOrEqualTo(begun.plan().cost() + 1e-6);
+    }
 }

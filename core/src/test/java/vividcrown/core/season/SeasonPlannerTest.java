@@ -273,6 +273,22 @@ class SeasonPlannerTest {
         assertThat(plan.batches()).allSatisfy(batch -> assertThat(batch.day()).isAfterOrEqualTo(day(34 - 18)));
     }
 
+    /** Nucs enough for an even chance, but not for nine in ten: as sure as they allow, and that is said. */
+    @Test
+    void what_cannot_be_as_sure_as_wanted_is_as_sure_as_there_is_room_for() {
+        SeasonBrief brief = Seasons.brief(List.of(order("forty", Product.MATED_QUEENS, 40, 38, 42)), TWO, 68,
+                Crew.EVERY_DAY);
+        SeasonPlan plan = plan(brief);
+        assertThat(only(plan).state()).isEqualTo(Promise.State.AT_RISK);
+        assertThat(only(plan).chance()).isBetween(0.55, 0.89);
+        assertThat(LimitsBroken.by(plan, brief)).isEmpty();
+        SeasonPlan.WayOut less = plan.waysOut().stream().filter(way -> way.kind() == Relaxation.ASSURANCE).findFirst()
+                .orElseThrow();
+        assertThat(less.amount()).isEqualTo((int) Math.floor(only(plan).chance() * 100));
+        assertThat(less.text().toString()).contains("sure enough").contains("forty");
+        assertThat(plan.waysOut()).extracting(SeasonPlan.WayOut::kind).contains(Relaxation.NUCS);
+    }
+
     // --- bad input ---------------------------------------------------------------------------------------------------
 
     @Test

@@ -107,7 +107,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     }
 
     /**
-     * @param amount how many nucs, builders, hours or places; days later; 0 for days off
+     * @param amount how many nucs, builders, hours or places; days later; percent sure; 0 for days off
      * @param helps the demands that hold with it and do not without
      */
     public record WayOutView(Relaxation kind, int amount, List<String> helps, String text) {
