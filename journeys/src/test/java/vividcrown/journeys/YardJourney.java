@@ -227,7 +227,7 @@ class YardJourney {
         assertThat(orders.locator("tr[data-bad=true]")).containsText("Product \"golden queens\" is not known.");
         owner.button("Import the 1 good row, leave 1").click();
         assertThat(owner.page.getByText("Taken: 1 orders.")).isVisible();
-        owner.goesTo("Orders");
+        owner.opens("/orders");
         assertThat(owner.page.getByTestId("order").filter(new Locator.FilterOptions().setHasText("Fell Side")))
                 .containsText("12 mated queens");
     }
