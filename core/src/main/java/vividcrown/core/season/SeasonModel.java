@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -392,13 +393,14 @@ final class SeasonModel {
             }
         };
         CpSolverStatus status;
-        try (ScheduledExecutorService looker = Executors.newSingleThreadScheduledExecutor()) {
+        try (ScheduledExecutorService looker = Executors.newScheduledThreadPool(2)) {
             looker.scheduleAtFixedRate(() -> {
                 if (watch.isStopped()) {
                     solver.stopSearch();
                 }
             }, 100, 200, TimeUnit.MILLISECONDS);
-            status = solver.solve(model, callback);
+            // on a thread of its own: a virtual one would hold its carrier through the whole search and while it tells
+            status = CompletableFuture.supplyAsync(() -> solver.solve(model, callback), looker).join();
             looker.shutdownNow();
         }
         return switch (status) {
