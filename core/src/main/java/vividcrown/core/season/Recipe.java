@@ -35,8 +35,4 @@ record Recipe(List<Graft> grafts, LocalDate delivery, int daysLate, double assur
     int cups() {
         return grafts.stream().mapToInt(Graft::cups).sum();
     }
-
-    int placed() {
-        return grafts.stream().mapToInt(Graft::placed).sum();
-    }
 }

@@ -47,12 +47,11 @@ final class RecipeFinder {
         this.cupsADay = brief.builders().stream().mapToInt(CellBuilder::load).sum();
     }
 
-    /** All ways for one group, those in time first; empty if not even a late or risky one is left. */
-    List<Recipe> of(PromiseGroup group, List<Integer> delays) {
-        return of(group, delays, Optional.empty());
-    }
-
-    /** @param kept a recipe that was taken before: grafting on its days is among the ways whatever it costs */
+    /**
+     * All ways for one group, those in time first; empty if not even a late or risky one is left.
+     *
+     * @param kept a recipe that was taken before: grafting on its days is among the ways whatever it costs
+     */
     List<Recipe> of(PromiseGroup group, List<Integer> delays, Optional<Recipe> kept) {
         List<Recipe> recipes = new ArrayList<>(ways(group, delays));
         kept.filter(before -> recipes.stream().noneMatch(before::isLike)).flatMap(before -> recipe(group,

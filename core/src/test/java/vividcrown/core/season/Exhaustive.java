@@ -21,7 +21,7 @@ final class Exhaustive {
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
         Supply supply = new Supply(brief);
         RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
-        groups.forEach(group -> recipes.add(finder.of(group, RecipeFinder.LATE_BY)));
+        groups.forEach(group -> recipes.add(finder.of(group, RecipeFinder.LATE_BY, Optional.empty())));
     }
 
     /** The same season as the solver sees it: the recipes to choose from are the same. */

@@ -23,7 +23,8 @@ class GreedyStartTest {
         List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
         Supply supply = new Supply(brief);
         RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
-        List<List<Recipe>> recipes = groups.stream().map(group -> finder.of(group, RecipeFinder.LATE_BY)).toList();
+        List<List<Recipe>> recipes = groups.stream()
+                .map(group -> finder.of(group, RecipeFinder.LATE_BY, Optional.empty())).toList();
         List<BuilderClass> classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today(),
                 _ -> 100);
         SeasonModel.Solution plan = new GreedyStart(brief, groups, recipes, classes).plan();

@@ -28,7 +28,7 @@ class RecipeFinderTest {
     private final RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
 
     private List<Recipe> inTime(int group) {
-        return finder.of(groups.get(group), RecipeFinder.LATE_BY).stream()
+        return finder.of(groups.get(group), RecipeFinder.LATE_BY, Optional.empty()).stream()
                 .filter(one -> one.daysLate() == 0 && one.assurance() == 0.9).toList();
     }
 
@@ -73,7 +73,7 @@ class RecipeFinderTest {
 
     @Test
     void late_and_risky_ways_are_offered_too() {
-        List<Recipe> all = finder.of(groups.get(1), RecipeFinder.LATE_BY);
+        List<Recipe> all = finder.of(groups.get(1), RecipeFinder.LATE_BY, Optional.empty());
         assertThat(all).extracting(Recipe::daysLate).contains(0, 3, 7, 14);
         assertThat(all).extracting(Recipe::assurance).contains(0.9, 0.8, 0.5);
         assertThat(all.stream().filter(one -> one.assurance() == 0.5).mapToInt(Recipe::cups).min().orElseThrow())
@@ -86,7 +86,8 @@ class RecipeFinderTest {
                 List.of(builder("B 1", 45)), 400, Crew.EVERY_DAY);
         Supply ofBig = new Supply(big);
         List<PromiseGroup> one = PromiseGroup.of(big.demands(), big.today());
-        assertThat(new RecipeFinder(big, ofBig, new RunningShares(big, one, ofBig)::of).of(one.getFirst(), List.of(0)))
+        assertThat(new RecipeFinder(big, ofBig, new RunningShares(big, one, ofBig)::of).of(one.getFirst(), List.of(0),
+                Optional.empty()))
                 .isNotEmpty().filteredOn(recipe -> recipe.assurance() == 0.9)
                 .allSatisfy(recipe -> assertThat(recipe.grafts().size()).isGreaterThan(2));
     }
