@@ -42,7 +42,8 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
 }
 
 function refusal(status: number, body: unknown): Error {
-  if (status >= 502 && status <= 504) return new Unreachable('unreachable')
+  // a server that failed has refused nothing: not yet, says it, and so does a gateway that is down
+  if (status >= 500 || status === 429) return new Unreachable('unreachable')
   const problem = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {}
   const detail = typeof problem.detail === 'string' ? problem.detail : `HTTP ${status}`
   const findings = Array.isArray(problem.findings) ? (problem.findings as Finding[]) : []

@@ -10,9 +10,9 @@ import { SignIn } from '../session/SignIn'
 import { Shell } from './Shell'
 import { keeping } from '../session/keeping'
 
-const GraftsScreen = lazy(() => import('../grafts/GraftsScreen'))
-const PlanScreen = lazy(() => import('../grafts/PlanScreen'))
-const GraftScreen = lazy(() => import('../grafts/GraftScreen'))
+const GraftsScreen = lazy(() => import('../rearing/GraftsScreen'))
+const PlanScreen = lazy(() => import('../rearing/PlanScreen'))
+const GraftScreen = lazy(() => import('../rearing/GraftScreen'))
 const YardsScreen = lazy(() => import('../yards/YardsScreen'))
 const YardScreen = lazy(() => import('../yards/YardScreen'))
 const QueensScreen = lazy(() => import('../queens/QueensScreen'))
@@ -20,6 +20,7 @@ const QueenScreen = lazy(() => import('../queens/QueenScreen'))
 const FilesScreen = lazy(() => import('../files/FilesScreen'))
 const ColoniesScreen = lazy(() => import('../colonies/ColoniesScreen'))
 const ColonyScreen = lazy(() => import('../colonies/ColonyScreen'))
+const FrameScreen = lazy(() => import('../colonies/FrameScreen'))
 const ReadScreen = lazy(() => import('../colonies/ReadScreen'))
 const SeasonScreen = lazy(() => import('../season/SeasonScreen'))
 const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
@@ -58,6 +59,7 @@ const router = createBrowserRouter([
       { path: '/colonies', element: later(<ColoniesScreen />) },
       { path: '/colonies/:id', element: later(<ColonyScreen />) },
       { path: '/colonies/:id/read', element: later(<ReadScreen />) },
+      { path: '/frames/:id', element: later(<FrameScreen />) },
       { path: '/queens', element: later(<QueensScreen />) },
       { path: '/queens/:id', element: later(<QueenScreen />) },
       { path: '/season', element: later(<SeasonScreen />) },

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next'
-import type { SideDetail, Sign } from '../api/types'
+import type { SideNotes, Sign } from '../api/types'
 import { signsOn, type Side } from './reading'
 import { Textures, textureOf } from './Textures'
 
@@ -8,8 +8,12 @@ const FRAME = 64
 const TOP = 22
 
 type Props = {
-  frames: number
-  sides: SideDetail[]
+  /** which box of the stack, from 1 at the bottom */
+  box: number
+  slots: number
+  /** slots in which a frame hangs; all of them if that is not known */
+  hanging?: ReadonlySet<number> | undefined
+  sides: SideNotes[]
   height: number
   name: string
   selected?: { slot: number; side: Side } | undefined
@@ -17,17 +21,21 @@ type Props = {
 }
 
 /** A hive as its frames seen from the top, two sides each, with what stands on them. */
-export function BoxFromAbove({ frames, sides, height, name, selected, onSelect }: Props) {
+export function BoxFromAbove(props: Props) {
+  const { box, sides, height, name, selected, onSelect } = props
   const { t } = useTranslation()
-  const slots = Array.from({ length: frames }, (_, index) => index + 1)
+  const slots = Array.from({ length: props.slots }, (_, index) => index + 1)
+  const on = (slot: number, side: Side) => signsOn({ sides }, { box, slot, side })
   const says = (slot: number) =>
-    `${t('read.frame', { slot })}: ${(['NEAR', 'FAR'] as const)
-      .map((side) => signsOn({ frames: sides }, slot, side).map((one) => t(`sign.${one}`)))
-      .map((signs) => signs.join(', ') || t('read.notLooked'))
-      .join(' / ')}`
+    props.hanging?.has(slot) === false
+      ? t('read.noFrame', { slot })
+      : `${t('read.frame', { slot })}: ${(['NEAR', 'FAR'] as const)
+          .map((side) => on(slot, side).map((one) => t(`sign.${one}`)))
+          .map((signs) => signs.join(', ') || t('read.notLooked'))
+          .join(' / ')}`
   return (
     <svg
-      viewBox={`0 0 ${frames * FRAME + 16} ${height + TOP + 12}`}
+      viewBox={`0 0 ${props.slots * FRAME + 16} ${height + TOP + 12}`}
       className="w-full"
       role={onSelect ? 'group' : 'img'}
       aria-label={onSelect ? name : `${name}. ${slots.map(says).join('. ')}`}
@@ -36,7 +44,7 @@ export function BoxFromAbove({ frames, sides, height, name, selected, onSelect }
       <rect
         x={2}
         y={TOP}
-        width={frames * FRAME + 12}
+        width={props.slots * FRAME + 12}
         height={height + 8}
         rx={4}
         className="fill-none stroke-ink"
@@ -44,6 +52,7 @@ export function BoxFromAbove({ frames, sides, height, name, selected, onSelect }
       />
       {slots.map((slot) => {
         const here = selected?.slot === slot
+        const hangs = props.hanging?.has(slot) !== false
         const frame = (
           <>
             <rect
@@ -62,24 +71,27 @@ export function BoxFromAbove({ frames, sides, height, name, selected, onSelect }
             >
               {slot}
             </text>
-            {(['NEAR', 'FAR'] as const).map((side) => (
-              <SideOf
-                key={side}
-                signs={signsOn({ frames: sides }, slot, side)}
-                x={(slot - 1) * FRAME + 12 + (side === 'NEAR' ? 0 : SIDE + 2)}
-                y={TOP + 4}
-                height={height}
-                chosen={here && selected?.side === side}
+            {hangs &&
+              (['NEAR', 'FAR'] as const).map((side) => (
+                <SideOf
+                  key={side}
+                  signs={on(slot, side)}
+                  x={(slot - 1) * FRAME + 12 + (side === 'NEAR' ? 0 : SIDE + 2)}
+                  y={TOP + 4}
+                  height={height}
+                  chosen={here && selected?.side === side}
+                />
+              ))}
+            {hangs && (
+              <line
+                x1={(slot - 1) * FRAME + 13 + SIDE}
+                x2={(slot - 1) * FRAME + 13 + SIDE}
+                y1={TOP + 1}
+                y2={TOP + height + 7}
+                className="stroke-ink"
+                strokeWidth={3}
               />
-            ))}
-            <line
-              x1={(slot - 1) * FRAME + 13 + SIDE}
-              x2={(slot - 1) * FRAME + 13 + SIDE}
-              y1={TOP + 1}
-              y2={TOP + height + 7}
-              className="stroke-ink"
-              strokeWidth={3}
-            />
+            )}
           </>
         )
         return onSelect ? (

@@ -4,7 +4,7 @@ import { closesTheHive, type Draft } from './reading'
 type Counted = 'framesOfBees' | 'temper' | 'pollenColours'
 
 const CHOICES: Record<Counted, number[]> = {
-  framesOfBees: [1, 2, 3, 4, 5, 6, 8, 10, 12, 14, 16, 18, 20],
+  framesOfBees: [0.5, 1, 1.5, 2, 2.5, 3, 3.5, 4, 5, 6, 7, 8, 9, 10, 12, 14, 16, 18, 20, 25, 30],
   temper: [1, 2, 3, 4, 5],
   pollenColours: [0, 1, 2, 3, 4, 5, 6],
 }

@@ -38,8 +38,8 @@ export function CellsPad({ draft, onChange }: { draft: Draft; onChange: (next: D
       <ul className="mt-2">
         {draft.cells.map((cell) => (
           <li key={`${cell.look}${cell.place}`} className="flex items-center gap-3">
-            {cell.count ?? 1} × {t(`cellLook.${cell.look}`)}
-            {cell.place && `, ${t(`combPlace.${cell.place}`)}`}
+            {cell.count} × {t(`cellLook.${cell.look}`)}
+            {cell.place !== 'NOT_RECORDED' && `, ${t(`combPlace.${cell.place}`)}`}
             <button
               className="min-h-8 underline"
               onClick={() =>

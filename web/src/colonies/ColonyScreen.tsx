@@ -2,17 +2,18 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
-import { answered, api } from '../api/client'
-import type { Advised, ColonyPage, ReadingDetail, SwarmPlan } from '../api/types'
-import { useRecord } from '../outbox/useRecord'
+import type { Advised, ColonyPage, ReadingNotes, SwarmPlan } from '../api/types'
+import { useRecord, useTell } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Findings, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { YearDot } from '../queens/YearDot'
+import { boxesOf, hangingIn } from './BoxChoice'
 import { BoxFromAbove } from './BoxFromAbove'
 import { colonyQuery } from './queries'
 import { FrameMoves } from './FrameMoves'
 import { SetUpForm } from './SetUpForm'
+import { StackLine } from './StackLine'
 import { SwarmSteps } from './SwarmSteps'
 import { VerdictColumn } from './VerdictColumn'
 
@@ -55,9 +56,12 @@ function Colony({
   const { t } = useTranslation()
   const { colony, verdict, readings } = page
   const [changing, setChanging] = useState(false)
-  const drawn = readings.find((one) => (one.reading.frames?.length ?? 0) > 0)
+  const drawn = readings.find((one) => one.reading.sides.length > 0)
   return (
-    <Page title={colony.code} lead={`${colony.yardName} · ${colony.format}, ${colony.frames}`}>
+    <Page
+      title={colony.code}
+      lead={`${colony.yardName} · ${t(`purpose.${colony.purpose}`)} · ${colony.format}, ${colony.frames}`}
+    >
       <p className="mb-4">
         <Link
           to={`/colonies/${colony.id}/read`}
@@ -74,15 +78,16 @@ function Colony({
         </button>
       </p>
       {changing && <SetUpForm page={page} onDone={() => setChanging(false)} />}
+      <StackLine page={page} />
       <p className="mb-3 flex flex-wrap items-center gap-x-6">
-        {page.queen && (
-          <>
-            <Link className="inline-block min-h-6 underline" to={`/queens/${page.queen.id}`}>
-              {page.queen.name || page.queen.code}
+        {page.queens.map((queen) => (
+          <span key={queen.id} className="flex items-center gap-3">
+            <Link className="inline-block min-h-6 underline" to={`/queens/${queen.id}`}>
+              {queen.name || queen.code}
             </Link>
-            <YearDot queen={page.queen} />
-          </>
-        )}
+            <YearDot queen={queen} />
+          </span>
+        ))}
         {page.strength && (
           <span>
             {t(page.strength.plausible ? 'colony.strength' : 'colony.tooMany', {
@@ -107,12 +112,20 @@ function Colony({
           {drawn && (
             <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>
               <p className="text-sm text-ink-2">{t('read.last', { day: sayDay(drawn.day) })}</p>
-              <BoxFromAbove
-                frames={colony.frames}
-                sides={drawn.reading.frames ?? []}
-                height={130}
-                name={colony.code}
-              />
+              {boxesOf(page.stack)
+                .filter((box) => drawn.reading.sides.some((side) => side.box === box.level))
+                .reverse()
+                .map((box) => (
+                  <BoxFromAbove
+                    key={box.id}
+                    box={box.level}
+                    slots={box.slots}
+                    hanging={hangingIn(box)}
+                    sides={drawn.reading.sides}
+                    height={130}
+                    name={`${colony.code}, ${t(`boxKind.${box.kind}`)} ${box.level}`}
+                  />
+                ))}
             </section>
           )}
           <Happened page={page} />
@@ -175,14 +188,10 @@ function Open({ page }: { page: ColonyPage }) {
 function Options({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const client = useQueryClient()
+  const tell = useTell()
   const choose = useMutation({
     mutationFn: (action: Advised['action']) =>
-      answered(
-        api.POST('/api/v1/colonies/{id}/choose', {
-          params: { path: { id: page.colony.id } },
-          body: { action },
-        }),
-      ),
+      tell([{ kind: 'ACTION_CHOSEN', hive: page.colony.id, action, followUps: [] }]),
     onSuccess: () => client.invalidateQueries(),
   })
   const { verdict } = page
@@ -239,7 +248,7 @@ function Happened({ page }: { page: ColonyPage }) {
       onSubmit={(submit) => {
         submit.preventDefault()
         void record(`${page.colony.code}: ${t(`happened.${event}`)}`, [
-          { subjectKind: 'COLONY', subjectId: page.colony.id, kind: 'HAPPENED', detail: { event } },
+          { deed: { kind: 'HAPPENED', hive: page.colony.id, event } },
         ])
       }}
     >
@@ -262,17 +271,27 @@ function Happened({ page }: { page: ColonyPage }) {
   )
 }
 
+/** Frames of bees as counted for the whole, or else the seams of the boxes together. */
+function covered({ framesOfBees, boxes }: ReadingNotes): number | undefined {
+  const seams = boxes.flatMap((box) => box.seams ?? [])
+  return framesOfBees ?? (seams.length > 0 ? seams.reduce((sum, one) => sum + one) : undefined)
+}
+
 function Readings({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
-  const words = (reading: ReadingDetail) =>
+  const words = (reading: ReadingNotes) =>
     [
-      ...(reading.seen ?? []).map((sign) => t(`sign.${sign}`)),
+      ...reading.seen.map((sign) => t(`sign.${sign}`)),
+      ...(covered(reading) === undefined ? [] : [t('read.covered', { count: covered(reading) })]),
+      ...(reading.pollenColours === undefined
+        ? []
+        : [t('read.colours', { count: reading.pollenColours })]),
       ...(reading.temper ? [t(`read.tempers.${reading.temper}`)] : []),
       ...(reading.lift ? [t(`read.lifts.${reading.lift}`)] : []),
       ...(reading.weather ? [t(`read.weathers.${reading.weather}`)] : []),
-      ...(reading.cells ?? []).map((cell) => `${cell.count ?? 1} × ${t(`cellLook.${cell.look}`)}`),
-      ...(reading.absent ?? []).map((sign) => t('colony.no', { what: t(`sign.${sign}`) })),
+      ...reading.cells.map((cell) => `${cell.count} × ${t(`cellLook.${cell.look}`)}`),
+      ...reading.absent.map((sign) => t('colony.no', { what: t(`sign.${sign}`) })),
     ].join(', ')
   return (
     <section aria-labelledby="readings" className="mt-6">
@@ -302,12 +321,7 @@ function Readings({ page }: { page: ColonyPage }) {
               aria-label={t('colony.withdrawLabel', { day: sayDay(line.day) })}
               onClick={() =>
                 void record(`${page.colony.code}: ${t('queen.withdraw')}`, [
-                  {
-                    subjectKind: 'COLONY',
-                    subjectId: page.colony.id,
-                    kind: 'WITHDRAWN',
-                    corrects: line.entry,
-                  },
+                  { deed: { kind: 'WITHDRAWN' }, corrects: line.entry },
                 ])
               }
             >

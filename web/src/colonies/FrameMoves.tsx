@@ -1,48 +1,35 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { ColonyPage, Sign } from '../api/types'
+import { Link } from 'react-router'
+import type { ColonyPage, Deed, Sign, StackBox } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
 import { sayDay } from '../time/days'
-import { coloniesQuery } from './queries'
+import { boxesOf } from './BoxChoice'
+import { hivesQuery, stackQuery } from './queries'
 
-const placesOf = (frames: number) => Array.from({ length: frames }, (_, index) => index + 1)
+type Frame = StackBox['frames'][number]
+type Move = Extract<Deed, { kind: 'FRAMES_MOVED' }>['moves'][number]
+/** One slot of one box, and the frame in it, if one hangs there. */
+type Slot = { box: StackBox; slot: number; frame?: Frame }
 
-/** Single combs followed between hives: what was on them goes along, so eggs given count as eggs given. */
+const slotsOf = (stack: StackBox[]): Slot[] =>
+  boxesOf(stack).flatMap((box) =>
+    Array.from({ length: box.slots }, (_, index) => {
+      const frame = box.frames.find((one) => one.slot === index + 1)
+      return frame ? { box, slot: index + 1, frame } : { box, slot: index + 1 }
+    }),
+  )
+const keyOf = ({ box, slot }: Slot) => `${box.id} ${slot}`
+
+/**
+ * Single combs followed between hives and within one: what was on them goes along, so eggs given count as eggs given. Where
+ * a frame hangs in the slot they go to, the two change places.
+ */
 export function FrameMoves({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { colony, moves } = page
-  const { record } = useRecord()
-  const others = (useQuery(coloniesQuery).data ?? []).filter((one) => one.id !== colony.id)
-  const [slot, setSlot] = useState(1)
-  const [other, setOther] = useState('')
-  const [there, setThere] = useState(1)
-  const to = others.find((one) => one.id === other)
-  const last = page.readings.find((one) => (one.reading.frames?.length ?? 0) > 0)
-  const signs: Sign[] = [
-    ...new Set(
-      (last?.reading.frames ?? []).filter((side) => side.slot === slot).flatMap((one) => one.signs),
-    ),
-  ]
   const words = (list: Sign[]) => list.map((sign) => t(`sign.${sign}`)).join(', ')
-  const move = () => {
-    if (!to) return
-    void record(`${colony.code}: ${t('colony.moved', { slot, other: to.code })}`, [
-      {
-        subjectKind: 'COLONY',
-        subjectId: colony.id,
-        kind: 'FRAME_TAKEN',
-        detail: { colony: { slot, other: to.id, signs } },
-      },
-      {
-        subjectKind: 'COLONY',
-        subjectId: to.id,
-        kind: 'FRAME_GIVEN',
-        detail: { colony: { slot: there, other: colony.id, signs } },
-      },
-    ])
-    setOther('')
-  }
   return (
     <section aria-labelledby="moves" className="mt-6">
       <h2 id="moves" className="text-xl">
@@ -51,59 +38,36 @@ export function FrameMoves({ page }: { page: ColonyPage }) {
       {colony.stop ? (
         <p className="font-semibold text-crown">{t('colony.noMove')}</p>
       ) : (
-        <form
-          className="mt-1 flex flex-wrap items-end gap-3"
-          onSubmit={(event) => {
-            event.preventDefault()
-            move()
-          }}
-        >
-          <Places
-            name={t('colony.moveSlot')}
-            frames={colony.frames}
-            value={slot}
-            onPick={setSlot}
-          />
-          <label>
-            <span className="block text-sm text-ink-2">{t('colony.moveTo')}</span>
-            <select
-              className="field"
-              required
-              value={other}
-              onChange={(event) => setOther(event.target.value)}
-            >
-              <option value=""></option>
-              {others.map((one) => (
-                <option key={one.id} value={one.id}>
-                  {one.code}
-                </option>
-              ))}
-            </select>
-          </label>
-          <Places
-            name={t('colony.moveSlotThere')}
-            frames={to?.frames ?? colony.frames}
-            value={there}
-            onPick={setThere}
-          />
-          <button className="act">{t('colony.move')}</button>
-          <p className="w-full text-sm text-ink-2">{words(signs)}</p>
-        </form>
+        <MoveForm page={page} words={words} />
       )}
       {moves.length > 0 && (
         <ul aria-label={t('colony.moves')} className="mt-2 border-t border-rule">
           {moves.map((line) => (
             <li
-              key={line.entry}
+              key={`${line.entry} ${line.frame}`}
               className="flex flex-wrap gap-x-4 border-b border-rule py-1"
               data-testid="move"
             >
               <strong className="w-24">{sayDay(line.day)}</strong>
               <span className="min-w-0 flex-1">
-                {t(line.came ? 'colony.came' : 'colony.moved', line)}
+                {t('colony.movedLine', {
+                  from: line.from
+                    ? t('colony.at', { hive: line.from, slot: line.fromSlot })
+                    : t('colony.off'),
+                  to: line.to
+                    ? t('colony.at', { hive: line.to, slot: line.toSlot })
+                    : t('colony.off'),
+                })}
                 {line.signs.length > 0 && `: ${words(line.signs)}`}
               </span>
               <span className="text-sm text-ink-2">{line.by}</span>
+              <Link
+                className="inline-block min-h-8 underline"
+                to={`/frames/${line.frame}`}
+                aria-label={t('colony.wayLabel', { day: sayDay(line.day) })}
+              >
+                {t('colony.way')}
+              </Link>
             </li>
           ))}
         </ul>
@@ -112,27 +76,105 @@ export function FrameMoves({ page }: { page: ColonyPage }) {
   )
 }
 
-function Places({
+function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => string }) {
+  const { t } = useTranslation()
+  const { colony } = page
+  const { record } = useRecord()
+  const hives = useQuery(hivesQuery).data ?? []
+  const here = slotsOf(page.stack).filter((one) => one.frame)
+  const [from, setFrom] = useState(() => (here[0] ? keyOf(here[0]) : ''))
+  const [other, setOther] = useState('')
+  const [to, setTo] = useState('')
+  const elsewhere = useQuery(stackQuery(other === colony.id ? '' : other)).data ?? []
+  const there = slotsOf(other === colony.id ? page.stack : elsewhere)
+  const left = here.find((one) => keyOf(one) === from) ?? here[0]
+  const free = there.find((one) => !one.frame) ?? there.at(-1)
+  const goes = there.find((one) => keyOf(one) === to) ?? free
+  const last = page.readings.find((one) => one.reading.sides.length > 0)
+  const signs: Sign[] = [
+    ...new Set(
+      (last?.reading.sides ?? [])
+        .filter((side) => left && side.box === left.box.level && side.slot === left.slot)
+        .flatMap((one) => one.signs),
+    ),
+  ]
+  const move = () => {
+    if (!left?.frame || !goes) return
+    const out = { at: 'HIVE' as const, hive: colony.id, box: left.box.id, slot: left.slot }
+    const into = { at: 'HIVE' as const, hive: other, box: goes.box.id, slot: goes.slot }
+    const moves: Move[] = [{ frame: left.frame.id, from: out, to: into, signs }]
+    if (goes.frame) moves.push({ frame: goes.frame.id, from: into, to: out, signs: [] })
+    const code = hives.find((one) => one.id === other)?.code
+    void record(`${colony.code}: ${t('colony.moved', { slot: left.slot, other: code })}`, [
+      { deed: { kind: 'FRAMES_MOVED', moves } },
+    ])
+    setOther('')
+    setTo('')
+  }
+  if (!left) return <p>{t('colony.noFrames')}</p>
+  return (
+    <form
+      className="mt-1 flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        move()
+      }}
+    >
+      <Slots name={t('colony.moveSlot')} slots={here} value={keyOf(left)} onPick={setFrom} />
+      <label>
+        <span className="block text-sm text-ink-2">{t('colony.moveTo')}</span>
+        <select
+          className="field"
+          required
+          value={other}
+          onChange={(event) => setOther(event.target.value)}
+        >
+          <option value=""></option>
+          {hives.map((one) => (
+            <option key={one.id} value={one.id}>
+              {one.code}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Slots
+        name={t('colony.moveSlotThere')}
+        slots={there}
+        value={goes ? keyOf(goes) : ''}
+        onPick={setTo}
+      />
+      <button className="act" disabled={other !== '' && !goes}>
+        {t('colony.move')}
+      </button>
+      <p className="w-full text-sm text-ink-2">
+        {words(signs)} {goes?.frame && t('colony.exchange', { slot: goes.slot })}
+      </p>
+    </form>
+  )
+}
+
+function Slots({
   name,
-  frames,
+  slots,
   value,
   onPick,
 }: {
   name: string
-  frames: number
-  value: number
-  onPick: (slot: number) => void
+  slots: Slot[]
+  value: string
+  onPick: (key: string) => void
 }) {
+  const { t } = useTranslation()
+  const several = new Set(slots.map((one) => one.box.id)).size > 1
   return (
     <label>
       <span className="block text-sm text-ink-2">{name}</span>
-      <select
-        className="field"
-        value={value}
-        onChange={(event) => onPick(Number(event.target.value))}
-      >
-        {placesOf(frames).map((one) => (
-          <option key={one}>{one}</option>
+      <select className="field" value={value} onChange={(event) => onPick(event.target.value)}>
+        {slots.map((one) => (
+          <option key={keyOf(one)} value={keyOf(one)}>
+            {several ? `${t(`boxKind.${one.box.kind}`)} ${one.box.level} · ${one.slot}` : one.slot}
+            {one.frame ? '' : ` ${t('colony.freeSlot')}`}
+          </option>
         ))}
       </select>
     </label>

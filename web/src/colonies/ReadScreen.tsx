@@ -7,18 +7,19 @@ import { useDraft, useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { longDay, sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { BoxChoice, boxesOf, hangingIn } from './BoxChoice'
 import { BoxFromAbove } from './BoxFromAbove'
 import { BoxNumbers } from './BoxNumbers'
 import { CellsPad } from './CellsPad'
 import { colonyQuery, previewQuery } from './queries'
 import {
-  asRecorded,
   BOX_SIGNS,
   EMPTY,
   everyFrameLookedAt,
   isEmpty,
   MORE_SIGNS,
   sameAs,
+  seamsIn,
   SIDE_SIGNS,
   signsOn,
   tapped,
@@ -26,7 +27,7 @@ import {
   toldOf,
   turnedRound,
   type Draft,
-  type Side,
+  type Place,
 } from './reading'
 import { SignKey } from './SignKey'
 import { VerdictColumn } from './VerdictColumn'
@@ -42,8 +43,6 @@ export default function ReadScreen() {
   )
 }
 
-type Place = { slot: number; side: Side }
-
 /** @param corrects the entry of the reading that is put right, if it is no new one */
 function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) {
   const { t } = useTranslation()
@@ -53,12 +52,17 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
   const { colony, readings } = page
   const wrong = readings.find((one) => one.entry === corrects)
   const [draft, setDraft, clear] = useDraft<Draft>(
-    `draft-read-${wrong?.entry ?? colony.id}`,
-    wrong ? asRecorded(wrong.reading) : EMPTY,
+    `reading-${wrong?.entry ?? colony.id}`,
+    wrong ? wrong.reading : EMPTY,
   )
   const [before, setBefore] = useState<Draft[]>([])
   const [place, setPlace] = useState<Place>()
   const [more, setMore] = useState(false)
+  const boxes = boxesOf(page.stack)
+  const [level, setLevel] = useState(boxes[0]?.level ?? 1)
+  const box = boxes.find((one) => one.level === level)
+  const slots = box?.slots ?? colony.frames
+  const seams = draft.boxes.find((one) => one.box === level)?.seams
   const preview = useQuery(previewQuery(colony.id, draft))
   const last = wrong ? readings[readings.indexOf(wrong) + 1] : readings[0]
   const day = wrong?.day ?? today
@@ -80,10 +84,7 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
     if (isEmpty(draft)) return
     void record(t('read.recorded', { code: colony.code }), [
       {
-        subjectKind: 'COLONY',
-        subjectId: colony.id,
-        kind: 'READ',
-        detail: { reading: draft },
+        deed: { kind: 'HIVE_READ', hive: colony.id, notes: draft },
         day,
         ...(wrong ? { corrects: wrong.entry } : {}),
       },
@@ -93,9 +94,9 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
   }, [clear, colony, day, draft, navigate, record, t, wrong])
   const select = (slot: number) =>
     setPlace(
-      place?.slot === slot
-        ? { slot, side: place.side === 'NEAR' ? 'FAR' : 'NEAR' }
-        : { slot, side: 'NEAR' },
+      place?.slot === slot && place.box === level
+        ? { ...place, side: place.side === 'NEAR' ? 'FAR' : 'NEAR' }
+        : { box: level, slot, side: 'NEAR' },
     )
 
   useEffect(() => {
@@ -126,20 +127,35 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
       <div className="gap-8 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem]">
         <div className="flex min-w-0 flex-col">
           <div className="order-3 mt-6 lg:order-none lg:mt-0">
+            {boxes.length > 1 && (
+              <BoxChoice
+                boxes={boxes}
+                level={level}
+                seams={seams}
+                onLevel={(next) => {
+                  setLevel(next)
+                  setPlace(undefined)
+                }}
+                onSeams={(count) => change(seamsIn(draft, level, count))}
+              />
+            )}
             <BoxFromAbove
-              frames={colony.frames}
-              sides={draft.frames}
+              box={level}
+              slots={slots}
+              hanging={hangingIn(box)}
+              sides={draft.sides}
               height={150}
               name={t('read.box')}
               selected={place}
               onSelect={select}
             />
-            {last && (last.reading.frames?.length ?? 0) > 0 && (
+            {last && last.reading.sides.some((side) => side.box === level) && (
               <div className="mt-1">
                 <p className="text-sm text-ink-2">{t('read.last', { day: sayDay(last.day) })}</p>
                 <BoxFromAbove
-                  frames={colony.frames}
-                  sides={last.reading.frames ?? []}
+                  box={level}
+                  slots={slots}
+                  sides={last.reading.sides}
                   height={70}
                   name={t('read.last', { day: sayDay(last.day) })}
                 />
@@ -181,7 +197,7 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
                 </button>
                 <button
                   className="act text-base"
-                  onClick={() => change(turnedRound(draft, place.slot))}
+                  onClick={() => change(turnedRound(draft, place.box, place.slot))}
                 >
                   {t('read.turnRound')}
                 </button>
@@ -194,10 +210,8 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
                   <SignKey
                     key={sign}
                     sign={sign}
-                    told={
-                      signsOn(draft, place.slot, place.side).includes(sign) ? 'seen' : 'unlooked'
-                    }
-                    onTap={() => change(tappedOnSide(draft, place.slot, place.side, sign))}
+                    told={signsOn(draft, place).includes(sign) ? 'seen' : 'unlooked'}
+                    onTap={() => change(tappedOnSide(draft, place, sign))}
                   />
                 ))}
               </div>
@@ -232,7 +246,7 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
               {preview.data.frameDoubts.length > 0 && (
                 <div role="status" className="mb-4 border-l-4 border-crown pl-3">
                   {preview.data.frameDoubts.map((one) => (
-                    <p key={one.slot} className="font-semibold">
+                    <p key={`${one.box} ${one.slot}`} className="font-semibold">
                       {t(one.other === undefined ? 'read.turned' : 'read.swapped', one)}
                     </p>
                   ))}

@@ -1,7 +1,6 @@
 import { useTranslation } from 'react-i18next'
 import type { ColonyPage, SwarmPlan } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
-import { useSession } from '../session/queries'
 import { sayDay, saySpan } from '../time/days'
 
 const SCHOOLS = [
@@ -23,21 +22,15 @@ export function SwarmSteps({
 }) {
   const { t } = useTranslation()
   const { record } = useRecord()
-  const { today } = useSession()
-  const shut = plan.steps.find(
-    (step) =>
-      step.step === 'LEAVE_SHUT' && step.when.earliest <= today && today <= step.when.latest,
-  )
-  // A step opens only when every gate before it was ticked: nothing is shaken before she is in hand.
-  const open = (index: number) =>
-    plan.steps.slice(0, index).every((step) => step.gate === 'NONE' || step.done)
   const tick = (step: SwarmPlan['steps'][number]) =>
     void record(`${colony.code}: ${step.text}`, [
       {
-        subjectKind: 'COLONY',
-        subjectId: colony.id,
-        kind: 'SWARM_STEP_DONE',
-        detail: { colony: { swarmStep: step.step, swarmSchool: plan.school } },
+        deed: {
+          kind: 'SWARM_STEP_DONE',
+          hive: colony.id,
+          step: step.step,
+          school: plan.school,
+        },
       },
     ])
   return (
@@ -73,8 +66,8 @@ export function SwarmSteps({
           </select>
         </label>
       </div>
-      {plan.begun && shut && (
-        <p className="mt-1 font-semibold">{t('swarm.shut', { day: sayDay(shut.when.latest) })}</p>
+      {plan.shutUntil && (
+        <p className="mt-1 font-semibold">{t('swarm.shut', { day: sayDay(plan.shutUntil) })}</p>
       )}
       <ol className="mt-2 border-t-2 border-ink">
         {plan.steps.map((step, index) => (
@@ -87,7 +80,7 @@ export function SwarmSteps({
                 type="checkbox"
                 className="mt-1 size-5"
                 checked={step.done !== undefined}
-                disabled={!open(index) || step.done !== undefined}
+                disabled={!step.opens || step.done !== undefined}
                 aria-label={t('swarm.tick', { step: step.text })}
                 onChange={() => tick(step)}
               />

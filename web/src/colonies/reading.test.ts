@@ -1,18 +1,21 @@
 import { describe, expect, it } from 'vitest'
 import {
   addedCell,
-  asRecorded,
   closesTheHive,
   EMPTY,
   everyFrameLookedAt,
   isEmpty,
   sameAs,
+  seamsIn,
   signsOn,
   tapped,
   tappedOnSide,
   toldOf,
   turnedRound,
+  type Side,
 } from './reading'
+
+const at = (slot: number, side: Side) => ({ box: 1, slot, side })
 
 describe('a tap on a sign', () => {
   it('goes from not looked at to seen, to absent, and back', () => {
@@ -26,16 +29,16 @@ describe('a tap on a sign', () => {
 
 describe('a frame side', () => {
   it('keeps signs in the order of tapping and apart from its other side', () => {
-    let draft = tappedOnSide(EMPTY, 6, 'FAR', 'SEALED_WORKER')
-    draft = tappedOnSide(draft, 6, 'FAR', 'EGGS_SINGLE')
-    draft = tappedOnSide(draft, 6, 'NEAR', 'POLLEN')
-    expect(signsOn(draft, 6, 'FAR')).toEqual(['SEALED_WORKER', 'EGGS_SINGLE'])
-    expect(signsOn(draft, 6, 'NEAR')).toEqual(['POLLEN'])
+    let draft = tappedOnSide(EMPTY, at(6, 'FAR'), 'SEALED_WORKER')
+    draft = tappedOnSide(draft, at(6, 'FAR'), 'EGGS_SINGLE')
+    draft = tappedOnSide(draft, at(6, 'NEAR'), 'POLLEN')
+    expect(signsOn(draft, at(6, 'FAR'))).toEqual(['SEALED_WORKER', 'EGGS_SINGLE'])
+    expect(signsOn(draft, at(6, 'NEAR'))).toEqual(['POLLEN'])
   })
 
   it('is forgotten when its last sign is taken away', () => {
-    const draft = tappedOnSide(EMPTY, 6, 'FAR', 'POLLEN')
-    expect(isEmpty(tappedOnSide(draft, 6, 'FAR', 'POLLEN'))).toBe(true)
+    const draft = tappedOnSide(EMPTY, at(6, 'FAR'), 'POLLEN')
+    expect(isEmpty(tappedOnSide(draft, at(6, 'FAR'), 'POLLEN'))).toBe(true)
   })
 })
 
@@ -53,7 +56,7 @@ describe('cells', () => {
 
 describe('every frame looked at', () => {
   it('makes absent only what was not seen, on the box or on any side', () => {
-    const draft = tappedOnSide(tapped(EMPTY, 'SEALED_WORKER'), 4, 'NEAR', 'EGGS_SINGLE')
+    const draft = tappedOnSide(tapped(EMPTY, 'SEALED_WORKER'), at(4, 'NEAR'), 'EGGS_SINGLE')
     const whole = everyFrameLookedAt(draft)
     expect(whole.absent).toEqual(['LARVAE', 'SEALED_DRONE_SCATTERED', 'QUEEN_CELLS'])
   })
@@ -66,20 +69,24 @@ describe('every frame looked at', () => {
 
 describe('same as last time', () => {
   it('takes everything over and fills what was left out with nothing', () => {
-    expect(sameAs({ seen: ['CALM'] })).toEqual({ ...EMPTY, seen: ['CALM'] })
+    expect(sameAs({ ...EMPTY, seen: ['CALM'], temper: 2 })).toEqual({ ...EMPTY, seen: ['CALM'] })
   })
 })
 
 describe('a frame put back', () => {
-  const draft = tappedOnSide(tappedOnSide(EMPTY, 4, 'NEAR', 'SEALED_HONEY'), 4, 'FAR', 'POLLEN')
+  const draft = tappedOnSide(
+    tappedOnSide(EMPTY, at(4, 'NEAR'), 'SEALED_HONEY'),
+    at(4, 'FAR'),
+    'POLLEN',
+  )
 
   it('is turned round with both its sides, and no other frame', () => {
-    const other = tappedOnSide(draft, 5, 'NEAR', 'FOUNDATION')
-    const turned = turnedRound(other, 4)
-    expect(signsOn(turned, 4, 'FAR')).toEqual(['SEALED_HONEY'])
-    expect(signsOn(turned, 4, 'NEAR')).toEqual(['POLLEN'])
-    expect(signsOn(turned, 5, 'NEAR')).toEqual(['FOUNDATION'])
-    expect(turnedRound(turned, 4).frames).toEqual(other.frames)
+    const other = tappedOnSide(draft, at(5, 'NEAR'), 'FOUNDATION')
+    const turned = turnedRound(other, 1, 4)
+    expect(signsOn(turned, at(4, 'FAR'))).toEqual(['SEALED_HONEY'])
+    expect(signsOn(turned, at(4, 'NEAR'))).toEqual(['POLLEN'])
+    expect(signsOn(turned, at(5, 'NEAR'))).toEqual(['FOUNDATION'])
+    expect(turnedRound(turned, 1, 4).sides).toEqual(other.sides)
   })
 })
 
@@ -90,13 +97,23 @@ describe('weather and lift', () => {
     expect(closesTheHive(undefined)).toBe(false)
   })
 
-  it('are kept when a reading is corrected, and a lift alone is a reading', () => {
-    expect(asRecorded({ seen: ['EGGS'], lift: 'HEAVY', temper: 2 })).toMatchObject({
-      seen: ['EGGS'],
-      lift: 'HEAVY',
-      temper: 2,
-    })
-    expect(isEmpty({ ...EMPTY, lift: 'LIGHT' })).toBe(false)
+  it.each([{ lift: 'LIGHT' }, { framesOfBees: 6 }, { temper: 2 }, { weather: 'SUN' }] as const)(
+    'are a reading on their own (%o)',
+    (counted) => {
+      expect(isEmpty({ ...EMPTY, ...counted })).toBe(false)
+    },
+  )
+
+  it('leave an empty pad empty', () => {
     expect(isEmpty(EMPTY)).toBe(true)
+  })
+})
+
+describe('seams of a box', () => {
+  it('are counted box by box and can be taken back', () => {
+    const both = seamsIn(seamsIn(EMPTY, 1, 6.5), 2, 3)
+    expect(both.boxes).toHaveLength(2)
+    expect(seamsIn(both, 1, 7).boxes.find((one) => one.box === 1)?.seams).toBe(7)
+    expect(isEmpty(seamsIn(seamsIn(both, 1, undefined), 2, undefined))).toBe(true)
   })
 })

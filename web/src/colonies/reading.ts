@@ -1,21 +1,11 @@
-import type { CellsDetail, ReadingDetail, SideDetail, Sign } from '../api/types'
+import type { CellsNotes, ReadingNotes, SideNotes, Sign } from '../api/types'
 
-export type Side = SideDetail['side']
+export type Side = SideNotes['side']
 
-/** A reading while it is tapped. */
-export type Draft = {
-  seen: Sign[]
-  absent: Sign[]
-  cells: CellsDetail[]
-  frames: SideDetail[]
-  framesOfBees?: number
-  temper?: number
-  pollenColours?: number
-  lift?: NonNullable<ReadingDetail['lift']>
-  weather?: NonNullable<ReadingDetail['weather']>
-}
+/** A reading while it is tapped: the notes as they will be recorded. */
+export type Draft = ReadingNotes
 
-export const EMPTY: Draft = { seen: [], absent: [], cells: [], frames: [] }
+export const EMPTY: Draft = { seen: [], absent: [], cells: [], sides: [], boxes: [] }
 
 /** Not looked at, seen, looked for and not there. */
 export type Told = 'unlooked' | 'seen' | 'absent'
@@ -37,36 +27,51 @@ export function tapped(draft: Draft, sign: Sign): Draft {
   }
 }
 
-export const signsOn = (draft: Pick<Draft, 'frames'>, slot: number, side: Side): Sign[] =>
-  draft.frames.find((one) => one.slot === slot && one.side === side)?.signs ?? []
+/** One side of one frame: the box from 1 at the bottom, the slot from 1 as seen from the entrance. */
+export type Place = { box: number; slot: number; side: Side }
+
+const isAt = (one: SideNotes, place: Place) =>
+  one.box === place.box && one.slot === place.slot && one.side === place.side
+
+export const signsOn = (draft: Pick<Draft, 'sides'>, place: Place): Sign[] =>
+  draft.sides.find((one) => isAt(one, place))?.signs ?? []
 
 /** On a frame side a tap adds or takes away; what is first is the largest part. */
-export function tappedOnSide(draft: Draft, slot: number, side: Side, sign: Sign): Draft {
-  const signs = signsOn(draft, slot, side)
+export function tappedOnSide(draft: Draft, place: Place, sign: Sign): Draft {
+  const signs = signsOn(draft, place)
   const next = signs.includes(sign) ? signs.filter((one) => one !== sign) : [...signs, sign]
-  const others = draft.frames.filter((one) => one.slot !== slot || one.side !== side)
-  return { ...draft, frames: next.length > 0 ? [...others, { slot, side, signs: next }] : others }
+  const others = draft.sides.filter((one) => !isAt(one, place))
+  return { ...draft, sides: next.length > 0 ? [...others, { ...place, signs: next }] : others }
 }
 
 /** The frame stands the other way round than it was tapped: its sides change places. */
-export const turnedRound = (draft: Draft, slot: number): Draft => ({
+export const turnedRound = (draft: Draft, box: number, slot: number): Draft => ({
   ...draft,
-  frames: draft.frames.map((one) =>
-    one.slot === slot ? { ...one, side: one.side === 'NEAR' ? 'FAR' : 'NEAR' } : one,
+  sides: draft.sides.map((one) =>
+    one.box === box && one.slot === slot
+      ? { ...one, side: one.side === 'NEAR' ? 'FAR' : 'NEAR' }
+      : one,
   ),
 })
+
+/** Seams covered with bees in one box, halves count; nothing takes the count back. */
+export function seamsIn(draft: Draft, box: number, seams: number | undefined): Draft {
+  const others = draft.boxes.filter((one) => one.box !== box)
+  return { ...draft, boxes: seams === undefined ? others : [...others, { box, seams, seen: [] }] }
+}
 
 /** One more cell of this look and place. */
 export function addedCell(
   draft: Draft,
-  look: CellsDetail['look'],
-  place: CellsDetail['place'],
+  look: CellsNotes['look'],
+  place: CellsNotes['place'] | undefined,
 ): Draft {
-  const same = (one: CellsDetail) => one.look === look && one.place === place
+  const where = place ?? 'NOT_RECORDED'
+  const same = (one: CellsNotes) => one.look === look && one.place === where
   const known = draft.cells.some(same)
   const cells = known
-    ? draft.cells.map((one) => (same(one) ? { ...one, count: (one.count ?? 1) + 1 } : one))
-    : [...draft.cells, { look, place, count: 1 }]
+    ? draft.cells.map((one) => (same(one) ? { ...one, count: one.count + 1 } : one))
+    : [...draft.cells, { look, place: where, count: 1 }]
   return { ...draft, cells, absent: draft.absent.filter((one) => one !== 'QUEEN_CELLS') }
 }
 
@@ -80,7 +85,7 @@ const UNDER: Partial<Record<Sign, Sign[]>> = {
 }
 
 export function everyFrameLookedAt(draft: Draft): Draft {
-  const all = new Set<Sign>([...draft.seen, ...draft.frames.flatMap((side) => side.signs)])
+  const all = new Set<Sign>([...draft.seen, ...draft.sides.flatMap((side) => side.signs)])
   const missing = SEEN_IF_THERE.filter(
     (sign) => !all.has(sign) && !(UNDER[sign] ?? []).some((one) => all.has(one)),
   )
@@ -91,31 +96,23 @@ export function everyFrameLookedAt(draft: Draft): Draft {
   return { ...draft, absent: [...new Set([...draft.absent, ...missing])] }
 }
 
-/** Everything that was recorded, to be corrected. */
-export const asRecorded = (reading: ReadingDetail): Draft => ({
-  ...sameAs(reading),
-  ...(reading.framesOfBees === undefined ? {} : { framesOfBees: reading.framesOfBees }),
-  ...(reading.temper === undefined ? {} : { temper: reading.temper }),
-  ...(reading.pollenColours === undefined ? {} : { pollenColours: reading.pollenColours }),
-  ...(reading.lift === undefined ? {} : { lift: reading.lift }),
-  ...(reading.weather === undefined ? {} : { weather: reading.weather }),
-})
-
 /** Weather in which an open hive is closed again. */
 export const closesTheHive = (weather: Draft['weather']): boolean =>
   weather === 'RAIN' || weather === 'WIND' || weather === 'THUNDER' || weather === 'COLD'
 
-/** Everything as it stood in an earlier reading. */
-export const sameAs = (last: ReadingDetail): Draft => ({
-  seen: [...(last.seen ?? [])],
-  absent: [...(last.absent ?? [])],
-  cells: [...(last.cells ?? [])],
-  frames: [...(last.frames ?? [])],
+/** What was seen as in an earlier reading; what was counted and felt is of that day. */
+export const sameAs = ({ seen, absent, cells, sides }: ReadingNotes): Draft => ({
+  ...EMPTY,
+  seen,
+  absent,
+  cells,
+  sides,
 })
 
 export const isEmpty = (draft: Draft): boolean =>
-  draft.seen.length + draft.absent.length + draft.cells.length + draft.frames.length === 0 &&
-  draft.lift === undefined
+  Object.values(draft).every((part) =>
+    Array.isArray(part) ? part.length === 0 : part === undefined,
+  )
 
 /** The pads: what is asked of the whole box, and of one frame side. */
 export const BOX_SIGNS: Sign[] = [
@@ -191,7 +188,7 @@ export const SIDE_SIGNS: Sign[] = [
   'QUEEN',
 ]
 
-export const LOOKS: CellsDetail['look'][] = [
+export const LOOKS: CellsNotes['look'][] = [
   'CUP_EMPTY',
   'CUP_EGG',
   'JELLY',
@@ -203,7 +200,7 @@ export const LOOKS: CellsDetail['look'][] = [
   'TORN_DOWN',
 ]
 
-export const PLACES: NonNullable<CellsDetail['place']>[] = [
+export const PLACES: CellsNotes['place'][] = [
   'BOTTOM_EDGE',
   'SIDE_EDGE',
   'FACE',

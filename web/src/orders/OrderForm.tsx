@@ -1,15 +1,14 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
-import { answered, api } from '../api/client'
-import type { OrderLine, OrderTaken } from '../api/types'
-import { useDraft } from '../outbox/useRecord'
+import type { OrderLine, OrderTerms } from '../api/types'
+import { useDraft, useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { addDays } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
 
-const PRODUCTS: OrderTaken['product'][] = [
+const PRODUCTS: OrderTerms['product'][] = [
   'MATED_QUEENS',
   'RIPE_CELLS',
   'VIRGINS',
@@ -22,7 +21,7 @@ const PRODUCTS: OrderTaken['product'][] = [
 export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => void }) {
   const { t } = useTranslation()
   const { today } = useSession()
-  const start: OrderTaken = line?.order ?? {
+  const start: OrderTerms = line?.order ?? {
     customer: '',
     ownNeed: false,
     product: 'MATED_QUEENS',
@@ -32,10 +31,10 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
     priority: 2,
   }
   const [id] = useState(() => line?.id ?? uuidv7())
-  const [draft, setDraft, clear] = useDraft<OrderTaken>(`draft-order-${line?.id ?? 'new'}`, start)
-  const set = (part: Partial<OrderTaken>) => setDraft({ ...draft, ...part })
-  const send = () =>
-    answered(api.PUT('/api/v1/orders/{id}', { params: { path: { id } }, body: draft }))
+  const [draft, setDraft, clear] = useDraft<OrderTerms>(`draft-order-${line?.id ?? 'new'}`, start)
+  const set = (part: Partial<OrderTerms>) => setDraft({ ...draft, ...part })
+  const tell = useTell()
+  const send = () => tell([{ kind: 'ORDER_TAKEN', order: id, code: '', terms: draft }])
   const close = () => {
     clear()
     onDone()

@@ -1,8 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { answered, api } from '../api/client'
 import type { OrderLine, Standing } from '../api/types'
+import { useTell } from '../outbox/useRecord'
 import { percent } from '../season/planned'
 import { useSession } from '../session/queries'
 import { saySpan } from '../time/days'
@@ -32,15 +32,14 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
   const open = line.state === 'ASKED' || line.state === 'PROMISED'
   const waiting = line.promised.filter((queen) => !queen.delivered)
   const after = { onSuccess: () => client.invalidateQueries() }
-  const path = { params: { path: { id: line.id } } }
+  const tell = useTell()
   const move = useMutation({
-    mutationFn: (state: State) =>
-      answered(api.POST('/api/v1/orders/{id}/state', { ...path, body: { state } })),
+    mutationFn: (state: State) => tell([{ kind: 'ORDER_MOVED_ON', order: line.id, state }]),
     ...after,
   })
   const hand = useMutation({
-    mutationFn: (body: { queens?: string[]; count?: number }) =>
-      answered(api.POST('/api/v1/orders/{id}/delivered', { ...path, body })),
+    mutationFn: ({ queens, count }: { queens: string[]; count: number }) =>
+      tell([{ kind: 'ORDER_DELIVERED', order: line.id, queens, count, complete: false }]),
     ...after,
   })
   return (
@@ -103,7 +102,12 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
             className={`act ${due ? 'act-main' : ''}`}
             disabled={hand.isPending}
             aria-label={t('order.handOverLabel', { code: line.code })}
-            onClick={() => hand.mutate({ queens: waiting.map((queen) => queen.id) })}
+            onClick={() =>
+              hand.mutate({
+                queens: waiting.map((queen) => queen.id),
+                count: waiting.length,
+              })
+            }
           >
             {t('order.handOver')}
           </button>
@@ -113,7 +117,7 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
             code={line.code}
             due={due}
             most={line.asked - line.delivered}
-            onHand={(count) => hand.mutate({ count })}
+            onHand={(count) => hand.mutate({ queens: [], count })}
           />
         )}
         {open && (
@@ -181,17 +185,14 @@ function SetAside({ line, onDone }: { line: OrderLine; onDone: () => void }) {
   const free = useQuery(freeQueensQuery)
   const set = line.promised.filter((queen) => !queen.delivered)
   const [chosen, setChosen] = useState<string[]>(set.map((queen) => queen.id))
+  const tell = useTell()
   const promise = useMutation({
-    mutationFn: () =>
-      answered(
-        api.POST('/api/v1/orders/{id}/queens', {
-          params: { path: { id: line.id } },
-          body: {
-            queens: chosen.filter((id) => !set.some((queen) => queen.id === id)),
-            let: set.map((queen) => queen.id).filter((id) => !chosen.includes(id)),
-          },
-        }),
-      ),
+    mutationFn: async () => {
+      const promised = chosen.filter((id) => !set.some((queen) => queen.id === id))
+      const letGo = set.map((queen) => queen.id).filter((id) => !chosen.includes(id))
+      if (promised.length + letGo.length === 0) return
+      await tell([{ kind: 'QUEENS_PROMISED', order: line.id, promised, letGo }])
+    },
     onSuccess: async () => {
       await client.invalidateQueries()
       onDone()

@@ -16,23 +16,28 @@ const parcel = (id: string, personId = ilva): Parcel => ({
     {
       id,
       happenedAt: '2026-06-09T10:00:00+02:00',
-      subjectKind: 'QUEEN',
-      subjectId: '00000000-0000-7000-8000-000000000001',
-      kind: 'EGGS_SEEN',
+      deed: { kind: 'QUEEN_SEEN', queen: '00000000-0000-7000-8000-000000000001', sight: 'EGGS' },
     },
   ],
 })
 
 /** A server that answers in turn; what it was sent is kept. */
-function server(...answers: (number | 'no signal')[]): { sent: string[]; kept: boolean[] } {
+function server(...answers: (number | 'no signal' | 'empty' | 'another')[]): {
+  sent: string[]
+  kept: boolean[]
+} {
   const seen = { sent: [] as string[], kept: [] as boolean[] }
   vi.spyOn(api, 'POST').mockImplementation((async (_path: string, { body }: Sent) => {
     const answer = answers.shift() ?? 200
     if (answer === 'no signal') throw new TypeError('failed to fetch')
     seen.sent.push(body.entries[0]?.id ?? '')
     seen.kept.push(body.keepContradictions)
-    const response = new Response(null, { status: answer })
-    return answer === 200 ? { data: { recorded: [] }, response } : { error: {}, response }
+    const status = typeof answer === 'number' ? answer : 200
+    const response = new Response(null, { status })
+    if (answer === 'empty') return { data: undefined, response }
+    if (answer === 'another') return { data: { recorded: ['z'], known: [] }, response }
+    const recorded = body.entries.map((entry) => entry.id)
+    return answer === 200 ? { data: { recorded, known: [] }, response } : { error: {}, response }
   }) as never)
   return seen
 }
@@ -68,6 +73,26 @@ describe('the outbox', () => {
     const { sent } = server()
     await flush(ilva)
     expect(sent).toEqual(['a'])
+  })
+
+  it.each(['empty', 'another'] as const)(
+    'keeps an entry whose id the answer does not name (%s)',
+    async (answer) => {
+      server(answer)
+      await enqueue(parcel('a'))
+      expect(await flush(ilva)).toBe('unreachable')
+      const { sent } = server()
+      expect(await flush(ilva)).toBe('all-sent')
+      expect(sent).toEqual(['a'])
+    },
+  )
+
+  it('takes a failing server for a lost signal, not for a refusal', async () => {
+    server(500)
+    await enqueue(parcel('a'))
+    expect(await flush(ilva)).toBe('unreachable')
+    server()
+    expect(await flush(ilva)).toBe('all-sent')
   })
 
   it('waits for a new sign-in where the session has ended', async () => {

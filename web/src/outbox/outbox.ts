@@ -41,6 +41,15 @@ export async function keepAnyway(id: string): Promise<void> {
     })
 }
 
+/** Only an answer that names every entry is an answer: anything else may have come from a server that failed half-way. */
+function isSafe(
+  parcel: Parcel,
+  answer: { recorded?: string[]; known?: string[] } | undefined,
+): boolean {
+  const named = new Set([...(answer?.recorded ?? []), ...(answer?.known ?? [])])
+  return parcel.entries.every((entry) => named.has(entry.id))
+}
+
 export type Flushed = 'all-sent' | 'nothing-to-send' | 'signed-out' | 'unreachable'
 
 let running: Promise<Flushed> | undefined
@@ -58,11 +67,12 @@ async function send(personId: string): Promise<Flushed> {
     const next = waiting.find((parcel) => !parcel.refusal)
     if (!next) return sent ? 'all-sent' : 'nothing-to-send'
     try {
-      await answered(
+      const answer = await answered(
         api.POST('/api/v1/journal', {
           body: { entries: next.entries, keepContradictions: next.keepContradictions },
         }),
       )
+      if (!isSafe(next, answer)) return 'unreachable'
       await takeBack(next.id)
       sent = true
     } catch (thrown) {

@@ -1,16 +1,14 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useState, useSyncExternalStore } from 'react'
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react'
 import { v7 as uuidv7 } from 'uuid'
-import type { Detail, Entry, EntryKind } from '../api/types'
+import type { Deed, Entry } from '../api/types'
+import { answered, api } from '../api/client'
 import { useSession } from '../session/queries'
 import { clockIn, zoned } from '../time/days'
 import { enqueue, flush, keepAnyway, parcels, takeBack, type Parcel } from './outbox'
 
 export type Tap = {
-  subjectKind: Entry['subjectKind']
-  subjectId: string
-  kind: EntryKind
-  detail?: Detail
+  deed: Deed
   corrects?: string
   /** day it happened, today if left out */
   day?: string
@@ -67,10 +65,7 @@ export function useRecord() {
       const entries = taps.map((tap): Entry => ({
         id: uuidv7(),
         happenedAt: zoned(tap.day ?? session.today, clockIn(session.zone), session.zone),
-        subjectKind: tap.subjectKind,
-        subjectId: tap.subjectId,
-        kind: tap.kind,
-        ...(tap.detail ? { detail: tap.detail } : {}),
+        deed: tap.deed,
         ...(tap.corrects ? { corrects: tap.corrects } : {}),
       }))
       const id = uuidv7()
@@ -92,12 +87,7 @@ export function useRecord() {
       if (await takeBack(done.id)) return
       await put(
         done.label,
-        done.entries.map((entry) => ({
-          subjectKind: entry.subjectKind,
-          subjectId: entry.subjectId,
-          kind: 'WITHDRAWN',
-          corrects: entry.id,
-        })),
+        done.entries.map((entry) => ({ deed: { kind: 'WITHDRAWN' }, corrects: entry.id })),
       )
     },
     [put],
@@ -112,6 +102,38 @@ export function useRecord() {
   )
 
   return { record, undo, keep, sendAll, takeBack }
+}
+
+/** A deed of another moment than now. */
+export type Dated = { deed: Deed; at: string }
+
+/**
+ * Records deeds at once and waits for the answer: for forms at the desk, which say what is wrong beside the fields. Sent
+ * again unchanged they keep their ids, so a lost answer makes nothing count twice.
+ */
+export function useTell() {
+  const session = useSession()
+  const told = useRef(new Map<string, Entry>())
+  return useCallback(
+    async (deeds: (Deed | Dated)[]) => {
+      const entries = deeds.map((one): Entry => {
+        const { deed, at } = 'deed' in one ? one : { deed: one, at: undefined }
+        const key = JSON.stringify([deed, at])
+        const known = told.current.get(key)
+        if (known) return known
+        const entry = {
+          id: uuidv7(),
+          happenedAt: at ?? zoned(session.today, clockIn(session.zone), session.zone),
+          deed,
+        }
+        told.current.set(key, entry)
+        return entry
+      })
+      await answered(api.POST('/api/v1/journal', { body: { entries } }))
+      told.current.clear()
+    },
+    [session],
+  )
 }
 
 /** Sends what waits on opening, when the signal returns, and every few seconds while something waits. */

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
-import type { EntryKind, JournalLine, Queen, QueenPage } from '../api/types'
+import type { Deed, JournalLine, Queen, QueenPage, Sight } from '../api/types'
 import { useDraft, useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
@@ -11,7 +11,7 @@ import { Answer, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { YearDot } from './YearDot'
 import { journalQuery, queenQuery } from './queries'
-import { sightsFor } from './sights'
+import { actsFor, deedOf } from './sights'
 
 export default function QueenScreen() {
   const id = useParams().id ?? ''
@@ -91,8 +91,8 @@ function QueenLife({ page }: { page: QueenPage }) {
 
 function Where({ queen }: { queen: Queen }) {
   const { t } = useTranslation()
-  const place = queen.nuc
-    ? t('queen.inNuc', { nuc: queen.nuc })
+  const place = queen.hive
+    ? t('queen.inHive', { hive: queen.hive })
     : queen.cage
       ? t('queen.inCage', { cage: queen.cage })
       : ''
@@ -113,10 +113,9 @@ function Act({ queen }: { queen: Queen }) {
   const [number, setNumber] = useState('')
   const [colour, setColour] = useState(queen.colour ?? 'WHITE')
   const [note, setNote, clearNote] = useDraft(`draft-note-${queen.id}`, '')
-  const put = (kind: EntryKind, detail = {}) =>
-    void record(`${queen.code}: ${t(`kind.${kind}`)}`, [
-      { subjectKind: 'QUEEN', subjectId: queen.id, kind, detail },
-    ])
+  const put = (word: string, deed: Deed | undefined) => {
+    if (deed) void record(`${queen.code}: ${word}`, [{ deed }])
+  }
   return (
     <section aria-labelledby="act" className="mt-6 lg:mt-0">
       <h2 id="act" className="text-xl">
@@ -127,7 +126,7 @@ function Act({ queen }: { queen: Queen }) {
           className="mt-3 flex items-end gap-2"
           onSubmit={(event) => {
             event.preventDefault()
-            put('MARKED', { colour, number })
+            put(t('act.MARKED'), { kind: 'QUEEN_MARKED', queen: queen.id, colour, number })
           }}
         >
           <label>
@@ -161,8 +160,11 @@ function Act({ queen }: { queen: Queen }) {
       ) : null}
       {queen.mark && (
         <p className="mt-2 flex items-center gap-3">
-          <button className="act shrink-0" onClick={() => put('MARK_LOST')}>
-            {t('kind.MARK_LOST')}
+          <button
+            className="act shrink-0"
+            onClick={() => put(t('act.MARK_LOST'), deedOf('MARK_LOST', queen))}
+          >
+            {t('act.MARK_LOST')}
           </button>
           <span className="text-sm text-ink-2">{t('queen.markLostHow')}</span>
         </p>
@@ -171,7 +173,7 @@ function Act({ queen }: { queen: Queen }) {
         className="mt-3 flex items-end gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          put('NOTE', { text: note })
+          put(t('act.NOTED'), { kind: 'QUEEN_NOTED', queen: queen.id, text: note })
           clearNote()
         }}
       >
@@ -187,11 +189,15 @@ function Act({ queen }: { queen: Queen }) {
         <button className="act">{t('round.keepNote')}</button>
       </form>
       <div className="mt-4 flex flex-wrap gap-2">
-        {sightsFor(queen.stage)
-          .filter((kind) => kind !== 'MARKED')
-          .map((kind) => (
-            <button key={kind} className="act" onClick={() => put(kind)}>
-              {t(`kind.${kind}`)}
+        {actsFor(queen.stage)
+          .filter((act) => act !== 'MARKED')
+          .map((act) => (
+            <button
+              key={act}
+              className="act"
+              onClick={() => put(t(`act.${act}`), deedOf(act, queen))}
+            >
+              {t(`act.${act}`)}
             </button>
           ))}
       </div>
@@ -212,7 +218,7 @@ function Entries({ queen }: { queen: Queen }) {
         {(lines) => (
           <ul className="mt-2 border-t-2 border-ink">
             {lines
-              .filter((line) => line.kind !== 'WITHDRAWN')
+              .filter((line) => line.deed.kind !== 'WITHDRAWN')
               .map((line) => (
                 <li
                   key={line.id}
@@ -223,17 +229,17 @@ function Entries({ queen }: { queen: Queen }) {
                   <div className="flex flex-wrap items-baseline gap-x-4">
                     <span className="w-28">{sayDay(line.happenedAt.slice(0, 10))}</span>
                     <span className={line.stands ? 'font-bold' : 'line-through'}>
-                      {what(line, t)}
+                      {what(line.deed, queen, t)}
                     </span>
                     <span className="text-sm text-ink-2">
                       {line.by}
                       {!line.stands && ` · ${t('queen.corrected')}`}
                     </span>
-                    {line.stands && line.kind !== 'KNOWN' && (
+                    {line.stands && isCorrectedHere(line.deed) && (
                       <button
                         className="ml-auto min-h-8 underline"
                         aria-expanded={correcting === line.id}
-                        aria-label={t('queen.correctLabel', { what: t(`kind.${line.kind}`) })}
+                        aria-label={t('queen.correctLabel', { what: what(line.deed, queen, t) })}
                         onClick={() => setCorrecting(correcting === line.id ? '' : line.id)}
                       >
                         {t('queen.correct')}
@@ -253,19 +259,54 @@ function Entries({ queen }: { queen: Queen }) {
   )
 }
 
-function what(
-  line: JournalLine,
-  t: (key: string, values?: Record<string, unknown>) => string,
-): string {
-  const extra =
-    line.detail.text ??
-    (line.detail.reason
-      ? t(`cull.${line.detail.reason}`)
-      : line.detail.place
-        ? t(`cellPlace.${line.detail.place}`)
-        : line.detail.number)
-  return extra ? `${t(`kind.${line.kind}`)}: ${extra}` : t(`kind.${line.kind}`)
+/** Deeds over several things are put right where they were recorded. */
+const isCorrectedHere = (deed: Deed): boolean =>
+  deed.kind === 'QUEEN_SEEN' ||
+  deed.kind === 'QUEEN_PLACED' ||
+  deed.kind === 'CELL_CULLED' ||
+  deed.kind === 'CELL_CAGED' ||
+  deed.kind === 'QUEEN_MARKED' ||
+  deed.kind === 'QUEEN_TAKEN_OUT' ||
+  deed.kind === 'QUEEN_NOTED'
+
+type Say = (key: string, values?: Record<string, unknown>) => string
+
+function what(deed: Deed, queen: Queen, t: Say): string {
+  switch (deed.kind) {
+    case 'QUEEN_SEEN':
+      return t(`act.${deed.sight}`)
+    case 'TAKE_COUNTED':
+      return t(deed.took.includes(queen.id) ? 'act.TOOK' : 'act.DID_NOT_TAKE')
+    case 'CELL_CULLED':
+      return `${t('deed.CELL_CULLED')}: ${t(`cull.${deed.reason}`)}`
+    case 'QUEEN_PLACED':
+      return deed.place
+        ? `${t('deed.QUEEN_PLACED')}: ${t(`cellPlace.${deed.place}`)}`
+        : t('deed.QUEEN_PLACED')
+    case 'QUEEN_MARKED':
+      return deed.number ? `${t('deed.QUEEN_MARKED')}: ${deed.number}` : t('deed.QUEEN_MARKED')
+    case 'QUEEN_NOTED':
+      return `${t('deed.QUEEN_NOTED')}: ${deed.text}`
+    case 'QUEEN_TAKEN_OUT':
+      return deed.whereTo
+        ? `${t('deed.QUEEN_TAKEN_OUT')}: ${deed.whereTo}`
+        : t('deed.QUEEN_TAKEN_OUT')
+    default:
+      return t(`deed.${deed.kind}`)
+  }
 }
+
+const SIGHTS: Sight[] = [
+  'EMERGED',
+  'DUD',
+  'VIRGIN',
+  'NO_EGGS_YET',
+  'EGGS',
+  'SEALED_WORKER_BROOD',
+  'DRONE_BROOD_ONLY',
+  'NOT_FOUND',
+  'DEAD',
+]
 
 /** Puts another sight or day in an entry's place, or takes it away. The first one stays readable. */
 function Correction({
@@ -281,53 +322,36 @@ function Correction({
   const { record } = useRecord()
   const { today } = useSession()
   const [day, setDay] = useState(line.happenedAt.slice(0, 10))
-  const [kind, setKind] = useState<EntryKind>(line.kind)
-  const choices: EntryKind[] = [
-    ...new Set<EntryKind>([
-      line.kind,
-      'EMERGED',
-      'DUD',
-      'VIRGIN_SEEN',
-      'NO_EGGS_YET',
-      'EGGS_SEEN',
-      'SEALED_WORKER_BROOD',
-      'DRONE_BROOD_ONLY',
-      'NOT_FOUND',
-      'DEAD',
-    ]),
-  ]
-  const put = (correction: EntryKind, onDay?: string) => {
-    const sameKind = correction === line.kind
+  const { deed } = line
+  const before = deed.kind === 'QUEEN_SEEN' ? deed.sight : ''
+  const [sight, setSight] = useState<Sight | ''>(before)
+  const choices: Sight[] = before && !SIGHTS.includes(before) ? [before, ...SIGHTS] : SIGHTS
+  const put = (correction: Deed, onDay?: string) => {
     void record(`${queen.code}: ${t('queen.correct')}`, [
-      {
-        subjectKind: 'QUEEN',
-        subjectId: queen.id,
-        kind: correction,
-        corrects: line.id,
-        day: onDay,
-        ...(sameKind ? { detail: line.detail } : {}),
-      },
+      { deed: correction, corrects: line.id, ...(onDay ? { day: onDay } : {}) },
     ])
     close()
   }
+  const instead = (): Deed => (sight ? { kind: 'QUEEN_SEEN', queen: queen.id, sight } : deed)
   return (
     <form
       className="mt-2 flex flex-wrap items-end gap-3"
       onSubmit={(event) => {
         event.preventDefault()
-        put(kind, day)
+        put(instead(), day)
       }}
     >
       <label>
         <span className="block text-sm text-ink-2">{t('queen.instead')}</span>
         <select
           className="field"
-          value={kind}
-          onChange={(event) => setKind(event.target.value as EntryKind)}
+          value={sight}
+          onChange={(event) => setSight(event.target.value as Sight)}
         >
+          {!before && <option value="">{what(deed, queen, t)}</option>}
           {choices.map((choice) => (
             <option key={choice} value={choice}>
-              {t(`kind.${choice}`)}
+              {t(`act.${choice}`)}
             </option>
           ))}
         </select>
@@ -344,7 +368,7 @@ function Correction({
         />
       </label>
       <button className="act act-main">{t('queen.keepCorrection')}</button>
-      <button type="button" className="act" onClick={() => put('WITHDRAWN')}>
+      <button type="button" className="act" onClick={() => put({ kind: 'WITHDRAWN' })}>
         {t('queen.withdraw')}
       </button>
     </form>

@@ -73,7 +73,7 @@ function Queens({ queens, title }: { queens: Queen[]; title: string }) {
             <YearDot queen={queen} />
             <span>{queen.stageText}</span>
             <span className="text-ink-2">
-              {queen.nuc ?? ''} {queen.mother && t('queens.daughterOf', { mother: queen.mother })}
+              {queen.hive ?? ''} {queen.mother && t('queens.daughterOf', { mother: queen.mother })}
             </span>
             <span className="ml-auto hidden md:block">
               {queen.graftId && <SmallThread thread={queen.thread} today={today} />}

@@ -1,17 +1,20 @@
-import type { EntryKind, Queen, Stop } from '../api/types'
+import type { Deed, Queen, Sight, Stop } from '../api/types'
 
-/** What can be seen at the box of a cell or queen at each stage: the likely ones first. */
-export function sightsFor(stage: Queen['stage']): EntryKind[] {
+/** What can be tapped at a queen's hive: what was seen of her, and what was done with her. */
+export type Act = Sight | 'MARKED' | 'TAKEN_OUT'
+
+/** What can be seen at the hive of a cell or queen at each stage: the likely ones first. */
+export function actsFor(stage: Queen['stage']): Act[] {
   switch (stage) {
     case 'GRAFTED':
     case 'TAKEN':
     case 'SEALED':
-      return ['EMERGED', 'DUD', 'VIRGIN_SEEN', 'EGGS_SEEN', 'NOT_FOUND', 'DEAD']
+      return ['EMERGED', 'DUD', 'VIRGIN', 'EGGS', 'NOT_FOUND', 'DEAD']
     case 'VIRGIN':
       return [
-        'EGGS_SEEN',
+        'EGGS',
         'NO_EGGS_YET',
-        'VIRGIN_SEEN',
+        'VIRGIN',
         'SEALED_WORKER_BROOD',
         'DRONE_BROOD_ONLY',
         'NOT_FOUND',
@@ -23,7 +26,7 @@ export function sightsFor(stage: Queen['stage']): EntryKind[] {
     case 'DRONE_LAYER':
       return [
         'SEALED_WORKER_BROOD',
-        'EGGS_SEEN',
+        'EGGS',
         'DRONE_BROOD_ONLY',
         'MARKED',
         'NOT_FOUND',
@@ -41,15 +44,26 @@ export function sightsFor(stage: Queen['stage']): EntryKind[] {
   }
 }
 
+/** The deed of an act; nothing where her colour is not known and she was to be marked. */
+export function deedOf(act: Act, queen: Pick<Queen, 'id' | 'colour'>): Deed | undefined {
+  if (act === 'TAKEN_OUT') return { kind: 'QUEEN_TAKEN_OUT', queen: queen.id, whereTo: '' }
+  if (act === 'MARKED') {
+    return (
+      queen.colour && { kind: 'QUEEN_MARKED', queen: queen.id, colour: queen.colour, number: '' }
+    )
+  }
+  return { kind: 'QUEEN_SEEN', queen: queen.id, sight: act }
+}
+
 /** What "done" records for a job of the round, where one tap can say it. */
-export function sightOfDone(job: string): EntryKind | undefined {
+export function actOfDone(job: string): Act | undefined {
   switch (job) {
     case 'CHECK_EMERGENCE':
       return 'EMERGED'
     case 'LOOK_FOR_EGGS':
     case 'LOOK_AGAIN':
     case 'FIND_AGAIN':
-      return 'EGGS_SEEN'
+      return 'EGGS'
     case 'JUDGE_BROOD':
       return 'SEALED_WORKER_BROOD'
     case 'MARK':
@@ -57,8 +71,6 @@ export function sightOfDone(job: string): EntryKind | undefined {
       return 'MARKED'
     case 'REPLACE':
       return 'TAKEN_OUT'
-    case 'GIVE_CELL':
-      return 'PLACED_IN_NUC'
     default:
       return undefined
   }

@@ -15,12 +15,15 @@ export function RoundScreen() {
   return <Answer query={query}>{(round) => <Round round={round} />}</Answer>
 }
 
+/** Ids of everything a deed names: what is on its way to the record is no longer asked for. */
+const thingsIn = (deed: object): unknown[] => Object.values(deed)
+
 function Round({ round }: { round: RoundPage }) {
   const { t } = useTranslation()
   const degrees = useDegrees()
-  const sent = new Set(
+  const sent = new Set<unknown>(
     useParcels().flatMap((parcel) =>
-      parcel.refusal ? [] : parcel.entries.map((entry) => entry.subjectId),
+      parcel.refusal ? [] : parcel.entries.flatMap((entry) => thingsIn(entry.deed)),
     ),
   )
   const yards = round.yards
@@ -124,7 +127,7 @@ function Late({ round }: { round: RoundPage }) {
               to={`/queens/${late.queen}`}
               className="inline-block min-h-6 font-bold text-crown underline"
             >
-              {late.nuc ?? late.code}
+              {late.hive ?? late.code}
             </Link>{' '}
             {t('round.lateLine', {
               days: late.daysSinceEmergence,

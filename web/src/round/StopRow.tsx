@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
-import type { EntryKind, Stop } from '../api/types'
-import { useRecord, type Tap } from '../outbox/useRecord'
-import { needsItsPage, sightOfDone, sightsFor } from '../queens/sights'
+import { v7 as uuidv7 } from 'uuid'
+import type { Deed, Stop } from '../api/types'
+import { useRecord } from '../outbox/useRecord'
+import { actOfDone, actsFor, deedOf, needsItsPage } from '../queens/sights'
 import { SmallThread } from '../threads/SmallThread'
 import { Reasons } from '../ui/Reasons'
 
@@ -14,8 +15,7 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
   const { record } = useRecord()
   const reason = stop.reasons[0]
 
-  const tapped = (kind: EntryKind, extra: Partial<Tap> = {}) =>
-    void record(`${stop.code}: ${t(`kind.${kind}`)}`, [tap(stop, kind, extra)])
+  const tapped = (word: string, deed: Deed) => void record(`${stop.code}: ${word}`, [{ deed }])
 
   return (
     <li
@@ -63,11 +63,7 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
   )
 }
 
-type OnTap = (kind: EntryKind, extra?: Partial<Tap>) => void
-
-function tap(stop: Stop, kind: EntryKind, extra: Partial<Tap>): Tap {
-  return { subjectKind: stop.subjectKind, subjectId: stop.subject, kind, ...extra }
-}
+type OnTap = (word: string, deed: Deed) => void
 
 function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
@@ -76,14 +72,14 @@ function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
     return (
       <button
         className={big}
-        onClick={() => onTap('DRONE_COMB_IN')}
-        aria-label={t('round.doneLabel', { code: stop.code, what: t('kind.DRONE_COMB_IN') })}
+        onClick={() => onTap(t('act.DRONE_COMB_IN'), { kind: 'DRONE_COMB_IN', hive: stop.subject })}
+        aria-label={t('round.doneLabel', { code: stop.code, what: t('act.DRONE_COMB_IN') })}
       >
-        {t('kind.DRONE_COMB_IN')}
+        {t('act.DRONE_COMB_IN')}
       </button>
     )
   }
-  if (stop.subjectKind === 'COLONY') {
+  if (stop.subjectKind === 'HIVE') {
     const read = stop.job === 'READ_COLONY'
     return (
       <Link
@@ -107,59 +103,89 @@ function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
       </Link>
     )
   }
-  const sight = sightOfDone(stop.job)
-  const done = () => {
-    if (!sight) return onTap('STEP_DONE', { detail: { step: stop.job as never } })
-    if (sight === 'PLACED_IN_NUC') return onTap(sight, { detail: { nuc: stop.nuc } })
-    if (sight === 'MARKED')
-      return onTap(sight, { detail: { colour: stop.queen?.colour, number: '' } })
-    return onTap(sight)
-  }
+  const done = doneDeed(stop)
+  if (!done) return null
+  const word = done.act ? t(`act.${done.act}`) : stop.text
   return (
     <button
       className={big}
-      onClick={done}
-      aria-label={t('round.doneLabel', {
-        code: stop.code,
-        what: sight ? t(`kind.${sight}`) : stop.text,
-      })}
+      onClick={() => onTap(word, done.deed)}
+      aria-label={t('round.doneLabel', { code: stop.code, what: word })}
     >
-      {sight ? t(`kind.${sight}`) : t('round.done')}
+      {done.act ? word : t('round.done')}
     </button>
   )
+}
+
+/** What one tap says: the likely sight, the cell that was given, the step that was done. */
+function doneDeed(stop: Stop): { act?: string; deed: Deed } | undefined {
+  if (stop.hive) {
+    const deed: Deed = {
+      kind: 'QUEEN_PLACED',
+      queen: stop.subject,
+      hive: stop.hive,
+      given: 'CELL',
+      besideAnother: false,
+    }
+    return { act: 'PLACED', deed }
+  }
+  const act = actOfDone(stop.job)
+  if (act) {
+    const deed = deedOf(act, { id: stop.subject, colour: stop.queen?.colour })
+    return deed && { act, deed }
+  }
+  return { deed: { kind: 'GRAFT_STEP_DONE', graft: stop.subject, step: stop.job as never } }
+}
+
+function noted(stop: Stop, text: string): Deed {
+  if (stop.subjectKind === 'HIVE') return { kind: 'HIVE_NOTED', hive: stop.subject, text }
+  if (stop.subjectKind === 'GRAFT') return { kind: 'GRAFT_NOTED', graft: stop.subject, text }
+  return { kind: 'QUEEN_NOTED', queen: stop.subject, text }
 }
 
 /** Everything else that may have been seen, and that it was not possible today. */
 function Saw({ stop, onTap, close }: { stop: Stop; onTap: OnTap; close: () => void }) {
   const { t } = useTranslation()
   const [note, setNote] = useState('')
-  const sights = stop.queen
-    ? sightsFor(stop.queen.stage).filter(
-        (kind) => kind !== 'MARKED' && kind !== sightOfDone(stop.job),
-      )
+  const { queen } = stop
+  const acts = queen
+    ? actsFor(queen.stage).filter((act) => act !== 'MARKED' && act !== actOfDone(stop.job))
     : []
-  const pick = (kind: EntryKind, extra?: Partial<Tap>) => {
+  const pick = (word: string, deed: Deed | undefined) => {
     close()
-    onTap(kind, extra)
+    if (deed) onTap(word, deed)
   }
   return (
     <div className="mt-3 grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
-      {sights.map((kind) => (
-        <button key={kind} className="act min-h-14 md:min-h-11" onClick={() => pick(kind)}>
-          {t(`kind.${kind}`)}
-        </button>
-      ))}
+      {queen &&
+        acts.map((act) => (
+          <button
+            key={act}
+            className="act min-h-14 md:min-h-11"
+            onClick={() => pick(t(`act.${act}`), deedOf(act, queen))}
+          >
+            {t(`act.${act}`)}
+          </button>
+        ))}
       <button
         className="act min-h-14 md:min-h-11"
-        onClick={() => pick('NOT_POSSIBLE', { detail: { job: stop.job } })}
+        onClick={() =>
+          pick(t('act.NOT_POSSIBLE'), {
+            kind: 'NOT_POSSIBLE',
+            putOff: uuidv7(),
+            subjectKind: stop.subjectKind,
+            subject: stop.subject,
+            job: stop.job,
+          })
+        }
       >
-        {t('kind.NOT_POSSIBLE')}
+        {t('act.NOT_POSSIBLE')}
       </button>
       <form
         className="col-span-2 flex w-full gap-2"
         onSubmit={(event) => {
           event.preventDefault()
-          pick('NOTE', { detail: { text: note } })
+          pick(t('act.NOTED'), noted(stop, note))
         }}
       >
         <input

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate } from 'react-router'
 import { answered, api } from '../api/client'
+import { v7 as uuidv7 } from 'uuid'
 import type { PlannedLine, SeasonPage } from '../api/types'
 import { ThreadChart } from '../threads/ThreadChart'
 import { addDays, dayNumber, sayDay } from '../time/days'
@@ -35,14 +36,14 @@ export function PlannedThreads({ season }: { season: SeasonPage }) {
             label: (
               <>
                 <strong>{line.batch.builder}</strong> · {line.batch.cups}{' '}
-                <span className="text-sm">{line.batch.breeder}</span>
+                <span className="text-sm">{line.batch.breederName}</span>
                 {line.batch.locked && <span className="text-sm"> · {t('season.fixed')}</span>}
               </>
             ),
             says: t('season.rowSays', {
               builder: line.batch.builder,
               cups: line.batch.cups,
-              breeder: line.batch.breeder,
+              breeder: line.batch.breederName,
               day: sayDay(addDays(line.batch.day, days)),
               whom: forWhom(line.batch) || t('season.nobody'),
             }),
@@ -84,12 +85,13 @@ function Moving({
   const line = season.planned.find((one) => one.graft === moving.graft) as PlannedLine
   const day = addDays(line.batch.day, moving.days)
   const check = useQuery(checkQuery(withMoved(season.planned, moving.graft, moving.days)))
+  const [request] = useState(() => uuidv7())
   const keep = useMutation({
     mutationFn: () =>
       answered(
         api.POST('/api/v1/season/grafts/{id}/move', {
           params: { path: { id: moving.graft } },
-          body: { day },
+          body: { request, day },
         }),
       ),
     onSuccess: async () => {

@@ -19,7 +19,7 @@ export function ReckonedWith({ batches }: { batches: Batch[] }) {
             <strong>
               {sayDay(batch.day)}, {batch.builder}
             </strong>
-            : {t('season.cupsFrom', { cups: batch.cups, mother: batch.breeder })}
+            : {t('season.cupsFrom', { cups: batch.cups, mother: batch.breederName })}
             {batch.grafter && ` (${batch.grafter})`},{' '}
             {t('season.for', { whom: forWhom(batch) || t('season.nobody') })}.{' '}
             <span className="text-ink-2">

@@ -2,7 +2,7 @@ import { useTranslation } from 'react-i18next'
 import type { SettingsPage } from '../api/types'
 import { NumberField } from '../ui/Fields'
 
-type Hands = SettingsPage['hands']
+type Hands = SettingsPage['settings']['season']
 type Weekday = Hands['daysOff'][number]
 
 const WEEKDAYS: Weekday[] = [

@@ -6,8 +6,8 @@ import {
 } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { answered, api } from '../api/client'
 import type { Settings, SettingsPage } from '../api/types'
+import { useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { Answer, Findings, Page } from '../ui/Page'
 import { linesOf, ownFigures, type FigureLine } from './figures'
@@ -38,8 +38,10 @@ export default function SettingsScreen() {
   const { t } = useTranslation()
   const query = useQuery(settingsQuery)
   const client = useQueryClient()
+  const tell = useTell()
   const change = useMutation({
-    mutationFn: (body: Settings) => answered(api.PUT('/api/v1/settings', { body })),
+    mutationFn: (settings: Settings) =>
+      tell([{ kind: 'SETTINGS_CHANGED', operation: query.data?.operation ?? '', settings }]),
     onSuccess: () => client.invalidateQueries(),
   })
   return (
@@ -57,7 +59,7 @@ function Form({
   change,
 }: {
   page: SettingsPage
-  change: UseMutationResult<SettingsPage, Error, Settings>
+  change: UseMutationResult<void, Error, Settings>
 }) {
   const { t } = useTranslation()
   const mayChange = useSession().role === 'OWNER'
@@ -65,10 +67,10 @@ function Form({
   const [marking, setMarking] = useState(page.settings.marking)
   const [lines, setLines] = useState(() => linesOf(page.standard, page.settings.figures))
   const { own, half } = ownFigures(lines)
-  const [swarm, setSwarm] = useState(page.settings.swarm ?? 'DESTROY_AND_RETURN')
-  const [preferred, setPreferred] = useState(page.settings.preferred ?? [])
-  const [formats, setFormats] = useState(page.settings.formats ?? [])
-  const [hands, setHands] = useState(page.hands)
+  const [swarm, setSwarm] = useState(page.settings.swarm)
+  const [preferred, setPreferred] = useState(page.settings.preferred)
+  const [formats, setFormats] = useState(page.settings.formats)
+  const [hands, setHands] = useState(page.settings.season)
   return (
     <form
       className="max-w-4xl"

@@ -2,11 +2,11 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
-import type { EntryKind, NucView, YardPage } from '../api/types'
+import type { MatingHive, YardPage } from '../api/types'
 import { useKey } from '../app/Shell'
-import { toggled, withRange } from '../grafts/range'
+import { toggled, withRange } from '../rearing/range'
 import { useRecord } from '../outbox/useRecord'
-import { sightsFor } from '../queens/sights'
+import { actsFor, deedOf, type Act } from '../queens/sights'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { dayNumber } from '../time/days'
@@ -25,22 +25,24 @@ function Yard({ yard }: { yard: YardPage }) {
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set())
   const [last, setLast] = useState('')
   const [range, setRange] = useState(false)
-  const chosen = yard.nucs.filter((nuc) => selected.has(nuc.id))
-  const held = yard.nucs.filter((nuc) => nuc.queen).length
-  const late = yard.nucs.filter((nuc) => nuc.queen && (nuc.queen.late || nuc.queen.overdue)).length
+  const chosen = yard.hives.filter((hive) => selected.has(hive.id))
+  const held = yard.hives.filter((hive) => hive.queen).length
+  const late = yard.hives.filter(
+    (hive) => hive.queen && (hive.queen.late || hive.queen.overdue),
+  ).length
 
-  const choose = (nuc: NucView) => {
+  const choose = (hive: MatingHive) => {
     setSelected(
       range && last
         ? withRange(
             selected,
-            yard.nucs.map((one) => one.id),
+            yard.hives.map((one) => one.id),
             last,
-            nuc.id,
+            hive.id,
           )
-        : toggled(selected, nuc.id),
+        : toggled(selected, hive.id),
     )
-    setLast(nuc.id)
+    setLast(hive.id)
     setRange(false)
   }
   useKey('Escape', () => setSelected(new Set()))
@@ -49,7 +51,7 @@ function Yard({ yard }: { yard: YardPage }) {
       title={yard.name}
       lead={
         <>
-          {t('yards.nucs', { count: yard.nucs.length, held })}
+          {t('yards.nucs', { count: yard.hives.length, held })}
           {late > 0 && (
             <strong className="text-crown"> · {t('yards.late', { count: late })}</strong>
           )}
@@ -68,72 +70,75 @@ function Yard({ yard }: { yard: YardPage }) {
         back={15}
         ahead={20}
         afternoons={yard.afternoons}
-        rows={yard.nucs.map((nuc) => ({
-          id: nuc.id,
-          label: <NucLabel nuc={nuc} />,
-          says: says(nuc, t),
-          thread: nuc.queen?.thread,
-          due: nuc.queen?.due && {
-            day: nuc.queen.due.window.earliest,
-            text: nuc.queen.due.text,
-            late: nuc.queen.late || nuc.queen.overdue,
+        rows={yard.hives.map((hive) => ({
+          id: hive.id,
+          label: <HiveLabel hive={hive} />,
+          says: says(hive, t),
+          thread: hive.queen?.thread,
+          due: hive.queen?.due && {
+            day: hive.queen.due.window.earliest,
+            text: hive.queen.due.text,
+            late: hive.queen.late || hive.queen.overdue,
           },
-          endWord: nuc.queen?.stageText,
-          selected: selected.has(nuc.id),
-          onOpen: () => choose(nuc),
+          endWord: hive.queen?.stageText,
+          selected: selected.has(hive.id),
+          onOpen: () => choose(hive),
         }))}
       />
       {chosen.length > 0 && (
-        <Record nucs={chosen} today={today} clear={() => setSelected(new Set())} />
+        <Record hives={chosen} today={today} clear={() => setSelected(new Set())} />
       )}
     </Page>
   )
 }
 
-function NucLabel({ nuc }: { nuc: NucView }) {
+function HiveLabel({ hive }: { hive: MatingHive }) {
   const { t } = useTranslation()
   return (
     <>
-      <strong className="text-lg">{nuc.code}</strong>{' '}
-      <span className="text-sm">{nuc.queen ? nuc.queen.code : t('yard.empty')}</span>
+      <strong className="text-lg">{hive.code}</strong>{' '}
+      <span className="text-sm">{hive.queen ? hive.queen.code : t('yard.empty')}</span>
     </>
   )
 }
 
-const says = (nuc: NucView, t: (key: string, values?: Record<string, unknown>) => string) =>
-  nuc.queen
+const says = (hive: MatingHive, t: (key: string, values?: Record<string, unknown>) => string) =>
+  hive.queen
     ? t('yard.nucSays', {
-        code: nuc.code,
-        queen: nuc.queen.code,
-        stage: nuc.queen.stageText,
-        due: nuc.queen.due?.text ?? t('yard.nothingDue'),
+        code: hive.code,
+        queen: hive.queen.code,
+        stage: hive.queen.stageText,
+        due: hive.queen.due?.text ?? t('yard.nothingDue'),
       })
-    : t('yard.emptySays', { code: nuc.code })
+    : t('yard.emptySays', { code: hive.code })
 
-/** What was seen, for one nuc or for the whole selected row at once. */
-function Record({ nucs, today, clear }: { nucs: NucView[]; today: string; clear: () => void }) {
+/** What was seen, for one hive or for the whole selected row at once. */
+function Record({
+  hives,
+  today,
+  clear,
+}: {
+  hives: MatingHive[]
+  today: string
+  clear: () => void
+}) {
   const { t } = useTranslation()
   const { record } = useRecord()
-  const queens = nucs.flatMap((nuc) => (nuc.queen ? [nuc.queen] : []))
+  const queens = hives.flatMap((hive) => (hive.queen ? [hive.queen] : []))
   const common = queens
-    .map((queen) => sightsFor(queen.stage))
-    .reduce<EntryKind[] | undefined>(
-      (shared, sights) => (shared ? shared.filter((kind) => sights.includes(kind)) : sights),
+    .map((queen) => actsFor(queen.stage))
+    .reduce<Act[] | undefined>(
+      (shared, acts) => (shared ? shared.filter((act) => acts.includes(act)) : acts),
       undefined,
     )
-  const one = nucs.length === 1 ? nucs[0] : undefined
-  const name = one ? one.code : t('yard.boxes', { count: nucs.length })
-  const tap = (kind: EntryKind) => {
-    const colours = queens.every((queen) => queen.colour)
-    if (kind === 'MARKED' && !colours) return
+  const one = hives.length === 1 ? hives[0] : undefined
+  const name = one ? one.code : t('yard.boxes', { count: hives.length })
+  const tap = (act: Act) => {
+    const deeds = queens.map((queen) => deedOf(act, queen))
+    if (!deeds.every((deed) => deed !== undefined)) return
     void record(
-      `${name}: ${t(`kind.${kind}`)}`,
-      queens.map((queen) => ({
-        subjectKind: 'QUEEN',
-        subjectId: queen.id,
-        kind,
-        ...(kind === 'MARKED' ? { detail: { colour: queen.colour } } : {}),
-      })),
+      `${name}: ${t(`act.${act}`)}`,
+      deeds.map((deed) => ({ deed })),
     )
     clear()
   }
@@ -144,6 +149,11 @@ function Record({ nucs, today, clear }: { nucs: NucView[]; today: string; clear:
     >
       <p className="mb-2">
         <strong className="text-lg">{name}</strong>{' '}
+        {one && (
+          <Link to={`/colonies/${one.id}`} className="mr-3 underline">
+            {t('yard.openHive')}
+          </Link>
+        )}
         {one?.queen && (
           <>
             <Link to={`/queens/${one.queen.id}`} className="underline">
@@ -159,9 +169,9 @@ function Record({ nucs, today, clear }: { nucs: NucView[]; today: string; clear:
           t('yard.emptyFor', { count: dayNumber(today) - dayNumber(one.emptySince) })}
       </p>
       <div className="grid grid-cols-2 gap-2 sm:flex sm:flex-wrap">
-        {(common ?? []).map((kind) => (
-          <button key={kind} className="act min-h-14 md:min-h-11" onClick={() => tap(kind)}>
-            {t(`kind.${kind}`)}
+        {(common ?? []).map((act) => (
+          <button key={act} className="act min-h-14 md:min-h-11" onClick={() => tap(act)}>
+            {t(`act.${act}`)}
           </button>
         ))}
         <button className="act min-h-14 md:min-h-11" onClick={clear}>

@@ -23,7 +23,7 @@ export default function YardsScreen() {
                   >
                     <span className="font-read text-2xl underline">{yard.name}</span>
                     <span className="text-ink-2">
-                      {t('yards.nucs', { count: yard.nucs, held: yard.held })}
+                      {t('yards.nucs', { count: yard.hives, held: yard.held })}
                     </span>
                     {yard.late > 0 && (
                       <strong className="text-crown">

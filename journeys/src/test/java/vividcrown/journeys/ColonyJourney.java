@@ -166,19 +166,70 @@ class ColonyJourney {
         assertThat(page.getByText(Pattern.compile("^Stores 0–5 kg"))).isVisible();
     }
 
+    private static void opensHive(Notebook owner, String code) {
+        owner.opens("/colonies");
+        owner.page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(code).setExact(true)).click();
+        verdict(owner.page).waitFor();
+    }
+
+    private static void movesFrame(Notebook owner, String frame, String hive) {
+        owner.page.getByLabel("Which frame").selectOption(new SelectOption().setLabel(frame));
+        owner.page.getByLabel("To hive").selectOption(new SelectOption().setLabel(hive));
+        assertThat(owner.page.getByText("The frame in slot 10 comes back in exchange.")).isVisible();
+        owner.button("Move the frame").click();
+        owner.sent();
+    }
+
     @Test
-    void a_frame_that_goes_to_another_hive_is_followed() {
+    void a_frame_moved_across_three_hives_keeps_its_history() {
         Notebook owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(demo.ownerEmail());
         Page page = owner.page;
+        opensHive(owner, "H 1");
+        movesFrame(owner, "Brood box 1 · 5", "H 6");
+        assertThat(page.getByTestId("move").first()).containsText("H 1, slot 5 → H 6, slot 10: Eggs, one to a cell");
+        opensHive(owner, "H 6");
+        movesFrame(owner, "10", "H 7");
+        page.getByTestId("move").filter(new Locator.FilterOptions().setHasText("H 6, slot 10 → H 7, slot 10")).first()
+                .getByRole(AriaRole.LINK).click();
+        Locator stays = page.getByTestId("stay");
+        assertThat(stays).hasCount(3);
+        assertThat(stays.nth(0)).containsText("H 7, slot 10");
+        assertThat(stays.nth(1)).containsText("H 6, slot 10");
+        assertThat(stays.nth(2)).containsText("Eggs, one to a cell");
+        assertThat(owner.faults()).isEmpty();
+    }
+
+    @Test
+    void a_hive_of_two_boxes_is_read_box_by_box_and_half_seams_count() {
+        Notebook owner = new Notebook(browser.phone(), application.address()).opensAndSignsIn(demo.ownerEmail());
+        Page page = owner.page;
+        opensHive(owner, "H 8");
+        assertThat(page.getByTestId("box")).hasCount(2);
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Read").setExact(true)).click();
+        page.getByLabel("Seams of bees in box 1").selectOption("7.5");
+        owner.button("Honey box 2").click();
+        page.getByLabel("Seams of bees in box 2").selectOption("4");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("No frame in slot 10")))
+                .isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Frame 3"))).click();
+        sign(page, "SEALED_HONEY").click();
+        assertThat(owner.faults()).isEmpty();
+        owner.button("Done").click();
+        assertThat(page.getByTestId("reading").first()).containsText("11.5 frames of bees");
+    }
+
+    @Test
+    void a_nuc_is_opened_read_and_made_a_production_hive() {
+        Notebook owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(demo.ownerEmail());
+        Page page = owner.page;
+        owner.goesTo("Yards").opensYard("Weir Bend").nuc("W 03").click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open the hive")).click();
+        verdict(page).waitFor();
+        owner.button("Change the hive").click();
+        page.getByLabel("Kept for").selectOption("PRODUCTION");
+        owner.button("Keep").click();
         owner.opens("/colonies");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 1").setExact(true)).click();
-        page.getByLabel("Which frame").selectOption("5");
-        page.getByLabel("To hive").selectOption("H 6");
-        owner.button("Move the frame").click();
-        assertThat(page.getByTestId("move")).containsText("Frame 5 went to H 6");
-        owner.opens("/colonies");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 6").setExact(true)).click();
-        assertThat(page.getByTestId("move")).containsText("Frame 1 came from H 1");
+        assertThat(page.getByTestId("colony").filter(new Locator.FilterOptions().setHasText("W 03"))).hasCount(1);
     }
 
     @Test

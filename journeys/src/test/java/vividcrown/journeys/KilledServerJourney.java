@@ -6,8 +6,6 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
-import java.time.LocalDate;
-import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
@@ -33,8 +31,7 @@ class KilledServerJourney {
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         UUID queen = owner.queenId("26-02-110");
         assertThat(
-                owner.record(Client.sight(queen, LocalDate.of(2026, 6, 9), "NOTE", Map.of("text", "before the kill")))
-                        .status())
+                owner.tell("QUEEN_NOTED", "queen", queen, "text", "before the kill").status())
                 .isEqualTo(200);
         first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
 

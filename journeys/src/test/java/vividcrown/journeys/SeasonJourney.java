@@ -94,7 +94,7 @@ class SeasonJourney {
 
     private List<String> placedNucs() {
         return application.signedIn(demo.ownerEmail()).get("/api/v1/queens?search=26-08-").json().valueStream()
-                .filter(queen -> queen.path("nuc").isString()).map(queen -> queen.path("nuc").asString()).sorted()
+                .filter(queen -> queen.path("hive").isString()).map(queen -> queen.path("hive").asString()).sorted()
                 .toList();
     }
 

@@ -190,7 +190,7 @@ class YardJourney {
                 .filter(one -> one.path("stage").asString().equals("VIRGIN")).findFirst().orElseThrow();
         owner.opens("/queens/" + queen.path("id").asString());
         owner.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Correct: Emerged")).click();
-        owner.page.getByLabel("Instead").selectOption("VIRGIN_SEEN");
+        owner.page.getByLabel("Instead").selectOption("VIRGIN");
         owner.button("Keep the correction").click();
         Locator entries = owner.page.getByTestId("entry");
         assertThat(entries.filter(new Locator.FilterOptions().setHasText("Virgin seen"))).hasAttribute("data-stands",
@@ -211,7 +211,7 @@ class YardJourney {
     void a_csv_with_bad_rows_shows_each_and_imports_only_what_is_confirmed() {
         owner.opensAndSignsIn(demo.ownerEmail()).goesTo("Files");
         Locator queens = looksAt("queens", """
-                code,name,yard,nuc,stage,year,mark
+                code,name,yard,hive,stage,year,mark
                 X-1,Mira,Larch Step,L 90,laying,2025,14
                 X-2,,,,flying,,
                 """);

@@ -51,6 +51,15 @@ public final class Judge {
      * @param events in any order; likewise
      */
     public Verdict judge(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf) {
+        return judge(readings, events, asOf, true);
+    }
+
+    /** The same without what would settle it, which takes most of the time: for lists of many colonies. */
+    public Verdict atAGlance(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf) {
+        return judge(readings, events, asOf, false);
+    }
+
+    private Verdict judge(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf, boolean lookAhead) {
         List<Reading> looks = readings.stream()
                 .filter(reading -> !reading.day().isAfter(asOf)
                         && reading.day().isAfter(asOf.minusDays(DAYS_FOLLOWED)))
@@ -62,7 +71,7 @@ public final class Judge {
         Map<Status, Double> odds = walk.belief.odds();
         Status leading = odds.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
         return new Verdict(asOf, odds, leading, weighed(walk, leading),
-                new LookAhead(season).best(walk.belief, asOf, toldOn(looks, asOf)),
+                lookAhead ? new LookAhead(season).best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
                 BroodProver.prove(readings, events, asOf, assumptions), kinds(walk.belief));
     }
 

@@ -11,6 +11,7 @@ import java.util.function.Function;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.DevelopmentClock;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.journal.Contradiction;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
@@ -109,10 +110,10 @@ public final class LifeFold {
                 milestones.put(Milestone.CAGED, day);
                 where = new Whereabouts.InIncubator(cage);
             }
-            case QueenEvent.PlacedInNuc(var nuc, _) -> {
+            case QueenEvent.Placed(var hive, GivenAs given, _) -> {
                 placedTwice(entry);
-                milestones.putIfAbsent(stage.isCell() ? Milestone.PLACED_AS_CELL : Milestone.PLACED_AS_VIRGIN, day);
-                where = new Whereabouts.InNuc(nuc);
+                placedAs(entry, given);
+                where = new Whereabouts.InHive(hive);
             }
             case QueenEvent.Emerged _ -> emerged(entry, Milestone.EMERGED_SEEN);
             case QueenEvent.VirginSeen _ -> emerged(entry, Milestone.VIRGIN_SEEN);
@@ -146,6 +147,32 @@ public final class LifeFold {
             }
             case QueenEvent.Noted _ -> {
                 // a note changes nothing that is reckoned with
+            }
+        }
+    }
+
+    /** Whoever puts a virgin or a laying queen into a hive has seen what she is. */
+    private void placedAs(LifeEntry entry, GivenAs given) {
+        switch (given) {
+            case CELL -> {
+                if (stage.isCell()) {
+                    milestones.putIfAbsent(Milestone.PLACED_AS_CELL, entry.day());
+                } else if (stage == Stage.VIRGIN) {
+                    milestones.putIfAbsent(Milestone.PLACED_AS_VIRGIN, entry.day());
+                }
+            }
+            case VIRGIN -> {
+                if (stage.isCell()) {
+                    emerged(entry, Milestone.VIRGIN_SEEN);
+                }
+                if (stage == Stage.VIRGIN) {
+                    milestones.putIfAbsent(Milestone.PLACED_AS_VIRGIN, entry.day());
+                }
+            }
+            case LAYING_QUEEN -> {
+                if (stage.isCell() || stage == Stage.VIRGIN) {
+                    lays(entry, Stage.LAYING, Milestone.EGGS_SEEN);
+                }
             }
         }
     }
@@ -264,8 +291,8 @@ public final class LifeFold {
     }
 
     private void placedTwice(LifeEntry entry) {
-        if (where instanceof Whereabouts.InNuc && stage.isCell()) {
-            clash(entry, "clash.cellInTwoNucs");
+        if (where instanceof Whereabouts.InHive && stage.isCell()) {
+            clash(entry, "clash.cellInTwoHives");
         }
     }
 

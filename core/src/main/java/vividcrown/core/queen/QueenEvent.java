@@ -1,6 +1,5 @@
 package vividcrown.core.queen;
 
-import java.util.Optional;
 import java.util.UUID;
 
 /** Something that was seen of, or done with, one queen: from cell cup to her end. A closed family. */
@@ -24,13 +23,15 @@ public sealed interface QueenEvent {
     }
 
     /**
-     * A cell or virgin was put into a nuc.
+     * She was put into a hive.
      *
-     * @param place where in the box, if recorded
+     * @param given as what
+     * @param besideAnother another is known to be in there, and both are left
      */
-    record PlacedInNuc(UUID nuc, Optional<CellPlace> place) implements QueenEvent {
-        public PlacedInNuc(UUID nuc) {
-            this(nuc, Optional.empty());
+    record Placed(UUID hive, GivenAs given, boolean besideAnother) implements QueenEvent {
+        /** A ripe cell, alone. */
+        public static Placed cell(UUID hive) {
+            return new Placed(hive, GivenAs.CELL, false);
         }
     }
 
@@ -79,10 +80,10 @@ public sealed interface QueenEvent {
     }
 
     /** Taken out of the record for good: sold, given away, shaken out. */
-    record TakenOut(String whereTo) implements QueenEvent {
+    record TakenOut() implements QueenEvent {
     }
 
-    record Noted(String text) implements QueenEvent {
+    record Noted() implements QueenEvent {
     }
 
     /** A queen that was here before the record, or was bought: her stage is stated, not followed. */

@@ -51,6 +51,16 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
         return new Reckoning(life, plan, assumptions, mating, scheme, today).reckon();
     }
 
+    /**
+     * The first look for eggs: 14 to 21 days after a ripe cell was placed. A virgin placed as such is counted from her
+     * emergence, so that her flights are over.
+     */
+    static DatedSpan firstLook(QueenLife life, DatedSpan emergence, Assumptions assumptions) {
+        return life.on(Milestone.PLACED_AS_CELL)
+                .map(placed -> assumptions.span(Figure.FIRST_LOOK).windowFrom(placed))
+                .orElseGet(() -> assumptions.span(Figure.FIRST_LOOK).windowFrom(emergence.likely()));
+    }
+
     /** The dates first, then what is due. */
     private static final class Reckoning {
         private final QueenLife life;
@@ -113,7 +123,7 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
 
         private boolean waitsForEggs() {
             return life.isAlive() && life.stage().compareTo(Stage.LAYING) < 0
-                    && life.where() instanceof Whereabouts.InNuc;
+                    && life.where() instanceof Whereabouts.InHive;
         }
 
         private boolean looksHaveFailed() {
@@ -132,7 +142,7 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
             return switch (life.where()) {
                 case Whereabouts.OnTheBar _ -> Optional.empty();
                 case Whereabouts.InIncubator _ -> emergence.map(this::dueInIncubator);
-                case Whereabouts.InNuc _ -> dueInNuc(emergence, firstEggs, comesGood);
+                case Whereabouts.InHive _ -> dueInHive(emergence, firstEggs, comesGood);
                 case Whereabouts.Elsewhere _ -> Optional.empty();
             };
         }
@@ -147,7 +157,7 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
                             emergence));
         }
 
-        private Optional<Due> dueInNuc(Optional<DatedSpan> emergence, Optional<DatedSpan> firstEggs,
+        private Optional<Due> dueInHive(Optional<DatedSpan> emergence, Optional<DatedSpan> firstEggs,
                 Optional<Double> comesGood) {
             return switch (life.stage()) {
                 case GRAFTED, TAKEN, SEALED -> emergence.map(this::dueAsCell);
@@ -195,14 +205,8 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
                             emergence.plus(assumptions.span(Figure.FIRST_EGGS)), look));
         }
 
-        /**
-         * The first look for eggs: 14 to 21 days after a ripe cell was placed. A virgin placed as such is counted from
-         * her emergence, so that her flights are over.
-         */
         private DatedSpan firstLook(DatedSpan emergence) {
-            return life.on(Milestone.PLACED_AS_CELL)
-                    .map(placed -> assumptions.span(Figure.FIRST_LOOK).windowFrom(placed))
-                    .orElseGet(() -> assumptions.span(Figure.FIRST_LOOK).windowFrom(emergence.likely()));
+            return QueenOutlook.firstLook(life, emergence, assumptions);
         }
 
         private Due dueAsLayer(DatedSpan firstEggs) {

@@ -12,10 +12,10 @@ public sealed interface Whereabouts {
     record InIncubator(int cage) implements Whereabouts {
     }
 
-    record InNuc(UUID nuc) implements Whereabouts {
+    record InHive(UUID hive) implements Whereabouts {
     }
 
-    /** In none of our mating nucs: in a production colony, or gone. */
+    /** In none of our hives: not put into one yet, or gone. */
     record Elsewhere() implements Whereabouts {
     }
 }

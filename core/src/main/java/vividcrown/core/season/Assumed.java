@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Reason;

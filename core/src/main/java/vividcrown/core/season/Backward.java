@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.rearing.GraftCalendar;

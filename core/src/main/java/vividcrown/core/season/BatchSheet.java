@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.demand.Product;
 
 /** Turns the solver's choice into loads: which builder in its turn, how many cups of which line, for whom. */
 final class BatchSheet {

@@ -2,6 +2,7 @@ package vividcrown.core.season;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import vividcrown.core.demand.Product;
 
 /**
  * What is promised to somebody, or needed at home.

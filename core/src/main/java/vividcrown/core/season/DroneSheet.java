@@ -63,7 +63,7 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
             warnings.add(Reason.of(brief.assumptions().source(Figure.DRONE_LEAD), "plan.drones.late", comb));
         }
         ripe.stream().filter(one -> one.mother().equals(batch.breeder())).forEach(
-                one -> warnings.add(Reason.of(Source.COMMON_PRACTICE, "plan.drones.related", one.id(), one.mother())));
+                one -> warnings.add(Reason.of(Source.COMMON_PRACTICE, "plan.drones.related", one.id())));
         if (!colonies.isEmpty() && unrelated.size() < wanted) {
             warnings.add(Reason.of(Source.BUECHLER_2013, "plan.drones.few", virgins, wanted,
                     unrelated.size()));

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import vividcrown.core.demand.Product;
 
 /**
  * Which orders' surplus goes to which later ones: queens that are over wait, in their nuc or in a bank, for the next

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 import vividcrown.core.time.DatedSpan;
 
 /**

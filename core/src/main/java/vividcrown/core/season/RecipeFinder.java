@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
 
 /**
  * Finds the ways to meet a group of demands: one graft day, two, or a row of evenly spaced ones, the cups shared out

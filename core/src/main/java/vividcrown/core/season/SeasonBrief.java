@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.reason.Sentence;

@@ -24,6 +24,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 
 /**
  * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.mating.MatingWeather;
 import vividcrown.core.odds.Around;

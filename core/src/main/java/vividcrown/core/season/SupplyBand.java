@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 
 /**
  * Demand against the supply to be expected, both added up from today, with the band in which the supply lies eight times

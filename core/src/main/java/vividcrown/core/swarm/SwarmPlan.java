@@ -1,8 +1,10 @@
 package vividcrown.core.swarm;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import vividcrown.core.brood.NextQueen;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reason.Reason;
@@ -29,5 +31,22 @@ public record SwarmPlan(Map<Verdict.CellKind, Double> kind, Rung rung, Optional<
         steps = List.copyOf(steps);
         warnings = List.copyOf(warnings);
         materials = List.copyOf(materials);
+    }
+
+    /**
+     * Whether a step may be begun: every gate of the steps before it is ticked. Nothing is shaken before she is in hand.
+     *
+     * @param index place of the step, from 0
+     * @param done the steps that were done
+     */
+    public boolean opens(int index, Set<SwarmStep.Kind> done) {
+        return steps.subList(0, index).stream()
+                .allMatch(step -> step.gate() == SwarmStep.Gate.NONE || done.contains(step.kind()));
+    }
+
+    /** Until when the hive is to stay shut, if it is to on that day. */
+    public Optional<LocalDate> shutUntil(LocalDate day) {
+        return steps.stream().filter(step -> step.kind() == SwarmStep.Kind.LEAVE_SHUT && step.when().contains(day))
+                .map(step -> step.when().latest()).findFirst();
     }
 }

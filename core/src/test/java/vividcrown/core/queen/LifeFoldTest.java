@@ -27,8 +27,8 @@ class LifeFoldTest {
         assertThat(lives.life().stage()).isEqualTo(Stage.GRAFTED);
         assertThat(lives.on(1, new QueenEvent.Took()).life().stage()).isEqualTo(Stage.TAKEN);
         assertThat(lives.on(5, new QueenEvent.SealedSeen()).life().stage()).isEqualTo(Stage.SEALED);
-        assertThat(lives.on(10, new QueenEvent.PlacedInNuc(Lives.NUC)).life().where())
-                .isEqualTo(new Whereabouts.InNuc(Lives.NUC));
+        assertThat(lives.on(10, QueenEvent.Placed.cell(Lives.NUC)).life().where())
+                .isEqualTo(new Whereabouts.InHive(Lives.NUC));
         assertThat(lives.on(13, new QueenEvent.Emerged()).life().stage()).isEqualTo(Stage.VIRGIN);
         assertThat(lives.on(24, new QueenEvent.EggsSeen()).life().stage()).isEqualTo(Stage.LAYING);
         assertThat(lives.on(33, new QueenEvent.SealedWorkerBroodSeen()).life().stage()).isEqualTo(Stage.JUDGED);
@@ -50,7 +50,7 @@ class LifeFoldTest {
     void the_order_of_arrival_does_not_matter(@ForAll long seed) {
         List<LifeEntry> entries = new ArrayList<>();
         QueenEvent[] events = {new QueenEvent.Grafted(new UUID(0, 1), 1, 1), new QueenEvent.Took(),
-                new QueenEvent.PlacedInNuc(Lives.NUC), new QueenEvent.Emerged(), new QueenEvent.NoEggsYet(),
+                QueenEvent.Placed.cell(Lives.NUC), new QueenEvent.Emerged(), new QueenEvent.NoEggsYet(),
                 new QueenEvent.EggsSeen()};
         int[] days = {0, 1, 10, 13, 24, 31};
         for (int index = 0; index < events.length; index++) {
@@ -94,10 +94,10 @@ class LifeFoldTest {
         }
 
         @Test
-        void a_cell_in_two_nucs_is_flagged_but_a_virgin_may_be_moved() {
-            QueenEvent other = new QueenEvent.PlacedInNuc(new UUID(0, 8));
+        void a_cell_in_two_hives_is_flagged_but_a_virgin_may_be_moved() {
+            QueenEvent other = QueenEvent.Placed.cell(new UUID(0, 8));
             assertThat(placed().on(11, other).fold().contradictions()).singleElement()
-                    .satisfies(one -> assertThat(one.clash().key()).isEqualTo("clash.cellInTwoNucs"));
+                    .satisfies(one -> assertThat(one.clash().key()).isEqualTo("clash.cellInTwoHives"));
             assertThat(placed().on(12, new QueenEvent.Emerged()).on(14, other).fold().contradictions()).isEmpty();
         }
 
@@ -123,7 +123,7 @@ class LifeFoldTest {
                     .contradictions()).singleElement().satisfies(one -> assertThat(one.clash()).hasToString(
                             "Her record ended with \"dead\" on Sun 21 June. Correct that entry if it was wrong, or choose "
                                     + "another queen."));
-            assertThat(placed().on(20, new QueenEvent.Dead()).on(24, new QueenEvent.Noted("light")).fold()
+            assertThat(placed().on(20, new QueenEvent.Dead()).on(24, new QueenEvent.Noted()).fold()
                     .contradictions()).isEmpty();
         }
     }

@@ -32,7 +32,7 @@ final class Lives {
 
     /** Taken, and placed as a ripe cell on day 10. */
     static Lives placed() {
-        return grafted().on(1, new QueenEvent.Took()).on(10, new QueenEvent.PlacedInNuc(NUC));
+        return grafted().on(1, new QueenEvent.Took()).on(10, QueenEvent.Placed.cell(NUC));
     }
 
     LifeFold.Folded fold() {

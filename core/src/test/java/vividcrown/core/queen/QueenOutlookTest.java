@@ -44,7 +44,7 @@ class QueenOutlookTest {
         @Test
         void placed_a_day_late_narrows_her_emergence() {
             QueenOutlook outlook = Lives.grafted().on(1, new QueenEvent.Took())
-                    .on(12, new QueenEvent.PlacedInNuc(Lives.NUC)).outlookOn(12);
+                    .on(12, QueenEvent.Placed.cell(Lives.NUC)).outlookOn(12);
             assertThat(outlook.emergence()).contains(new DatedSpan(day(12), day(12), day(13)));
         }
 
@@ -150,7 +150,7 @@ class QueenOutlookTest {
         assertThat(due(caged.outlookOn(11)).work()).isEqualTo(Work.CHECK_EMERGENCE);
         caged.on(12, new QueenEvent.Emerged());
         assertThat(due(caged.outlookOn(12)).work()).isEqualTo(Work.INTRODUCE_VIRGIN);
-        caged.on(13, new QueenEvent.PlacedInNuc(Lives.NUC));
+        caged.on(13, QueenEvent.Placed.cell(Lives.NUC));
         assertThat(due(caged.outlookOn(14)).window().earliest()).isEqualTo(day(12 + 14));
     }
 
@@ -181,7 +181,7 @@ class QueenOutlookTest {
     void a_queen_of_unknown_graft_has_no_invented_dates() {
         QueenLife known = LifeFold.fold(List.of(
                 new LifeEntry(new UUID(0, 1), day(0), 0, new QueenEvent.Known(Stage.JUDGED, 2025)),
-                new LifeEntry(new UUID(0, 2), day(0), 1, new QueenEvent.PlacedInNuc(Lives.NUC))),
+                new LifeEntry(new UUID(0, 2), day(0), 1, QueenEvent.Placed.cell(Lives.NUC))),
                 LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
         QueenOutlook outlook = QueenOutlook.of(known, Optional.empty(), Assumptions.standard(), Rate.of(8, 2),
                 MarkingScheme.INTERNATIONAL, day(5));

@@ -16,7 +16,7 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.brood.Clash;
-import vividcrown.core.colony.Lift;
+import vividcrown.core.hive.Lift;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.BestLook;
 import vividcrown.core.judgement.Status;

@@ -13,6 +13,7 @@ import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.rearing.BuilderSchool;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;

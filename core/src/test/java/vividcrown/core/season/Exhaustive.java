@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import vividcrown.core.demand.Product;
 
 /** Tries every choice of recipes; for seasons of three groups and builders that are alike. */
 final class Exhaustive {

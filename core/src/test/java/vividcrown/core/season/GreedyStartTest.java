@@ -11,6 +11,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import vividcrown.core.demand.Product;
 
 /** The plan that the search begins with. */
 class GreedyStartTest {

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
 
 /** What one order has over goes to the next; and cups are fitted to it. */
 class HandedOnTest {

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 
 /** Looks through a finished plan for anything that cannot be done, from its grafts alone. */
 final class LimitsBroken {

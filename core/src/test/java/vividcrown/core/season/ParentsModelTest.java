@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
 
 /** Which mothers, which drone colonies, and from when. */
 class ParentsModelTest {

@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 

@@ -16,6 +16,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
+import vividcrown.core.demand.Product;
 
 /** Measures the season's plan: time and gap by size, and how it does against two rules of thumb. Prints, asserts nothing. */
 @EnabledIfSystemProperty(named = "crown.bench", matches = "true")

@@ -18,6 +18,7 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.rearing.BuilderRhythm;

@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.Circumstance;

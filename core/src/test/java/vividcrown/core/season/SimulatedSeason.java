@@ -6,6 +6,7 @@ import java.util.SplittableRandom;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.Rate;
 

@@ -11,6 +11,7 @@ import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 import org.hipparchus.random.Well19937c;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 

@@ -12,6 +12,10 @@ import io.swagger.v3.oas.annotations.servers.Server;
 import io.swagger.v3.oas.models.media.Schema;
 import java.lang.reflect.RecordComponent;
 import java.util.Iterator;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -39,8 +43,14 @@ class ApiDescription {
                     ? resolved
                     : context.getDefinedModels().get(resolved.get$ref().substring("#/components/schemas/".length()));
             if (model != null && model.getProperties() != null) {
+                Set<String> parts = Stream.of(javaType.getRawClass().getRecordComponents())
+                        .map(RecordComponent::getName)
+                        .collect(Collectors.toSet());
+                // what a record reckons from its parts does not go over the wire
+                model.getProperties().keySet().retainAll(parts);
                 for (RecordComponent component : javaType.getRawClass().getRecordComponents()) {
-                    boolean mayBeAbsent = component.getAnnotatedType().isAnnotationPresent(Nullable.class);
+                    boolean mayBeAbsent = component.getAnnotatedType().isAnnotationPresent(Nullable.class)
+                            || component.getType() == Optional.class;
                     boolean listed = model.getRequired() != null && model.getRequired().contains(component.getName());
                     if (!mayBeAbsent && !listed && model.getProperties().containsKey(component.getName())) {
                         model.addRequiredItem(component.getName());

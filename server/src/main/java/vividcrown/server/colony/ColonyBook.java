@@ -7,173 +7,175 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import vividcrown.core.journal.Corrections;
-import vividcrown.core.judgement.Advisor;
-import vividcrown.core.judgement.Judge;
-import vividcrown.core.judgement.Season;
-import vividcrown.core.judgement.Verdict;
-import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.hive.FrameMove;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.Spot;
+import vividcrown.core.journal.Deed;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.judgement.JudgementDeed;
+import vividcrown.core.judgement.Option;
+import vividcrown.core.judgement.SeenOfHer;
+import vividcrown.core.queen.GivenAs;
+import vividcrown.core.queen.QueenDeed;
+import vividcrown.core.queen.Sight;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmDeed;
 import vividcrown.core.swarm.SwarmPath;
-import vividcrown.server.journal.ColonyDetail;
-import vividcrown.server.journal.Detail;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.Journal;
-import vividcrown.server.journal.JournalEntry;
-import vividcrown.server.journal.Payloads;
-import vividcrown.server.journal.ReadingDetail;
-import vividcrown.server.settings.Settings;
-import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.weather.WeatherStation;
-import vividcrown.server.yard.Yard;
-import vividcrown.server.yard.Yards;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.journal.Records;
+import vividcrown.server.queen.Queens;
 
-/** What the journal holds of colonies, as core's facts, and what core makes of them. */
+/** What the record holds of colonies, as core's facts. */
 @Component
 public class ColonyBook {
-    private final Journal journal;
-    private final Payloads payloads;
-    private final SettingsInForce settings;
-    private final Yards yards;
 
-    ColonyBook(Journal journal, Payloads payloads, SettingsInForce settings, Yards yards) {
-        this.journal = journal;
-        this.payloads = payloads;
-        this.settings = settings;
-        this.yards = yards;
+    /** What was seen longer ago tells nothing of today's queen and brood; no worker of then is alive. */
+    private static final int TELLS_DAYS = 400;
+
+    private final Records records;
+    private final Queens queens;
+
+    ColonyBook(Records records, Queens queens) {
+        this.records = records;
+        this.queens = queens;
     }
 
     /**
-     * Everything known of one colony.
+     * Everything known of one colony that bears on today.
      *
-     * @param reads entries of readings, the oldest first, each at the place of its reading
+     * @param reads entries of readings, the oldest first
+     * @param readings what core argues from: the readings, and what was seen of its queens, the oldest first
+     * @param chosen the action that was chosen last
      * @param steps steps of swarm plans that were done
      * @param moves frames that came or went
      */
-    public record Facts(List<JournalEntry> reads, List<Reading> readings, List<ColonyEvent> events,
-            Optional<JournalEntry> chosen, List<SwarmPath.Done> steps, List<JournalEntry> moves) {
+    public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
+            List<SwarmPath.Done> steps, List<Entry> moves) {
+
+        static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of());
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
+            all.sort(Comparator.comparing(Reading::day));
             return new Facts(reads, all, events, chosen, steps, moves);
         }
 
         Optional<LocalDate> lastRead() {
             return readings.isEmpty() ? Optional.empty() : Optional.of(readings.getLast().day());
         }
+
+        List<ReadingNotes> notes() {
+            return reads.stream().map(ColonyBook::notes).toList();
+        }
+
+        /** Follow-ups of the chosen action that no reading has answered yet. */
+        public List<Option.FollowUp> open() {
+            LocalDate read = lastRead().orElse(LocalDate.MIN);
+            return chosen.map(entry -> ((JudgementDeed.ActionChosen) entry.deed()).followUps()).orElse(List.of())
+                    .stream().filter(followUp -> followUp.days().earliest().isAfter(read)).toList();
+        }
     }
 
-    /** Of many colonies at once; one that has no entry is not in it. */
-    public Map<UUID, Facts> facts(Collection<UUID> colonies) {
-        Map<UUID, List<JournalEntry>> entries = journal.findBySubjectIdInOrderBySequence(colonies).stream()
-                .collect(Collectors.groupingBy(JournalEntry::subjectId));
+    static ReadingNotes notes(Entry read) {
+        return ((HiveDeed.Read) read.deed()).notes();
+    }
+
+    /** Of many colonies at once; each of them is in it. */
+    public Map<UUID, Facts> facts(Collection<Hive> hives, LocalDate today) {
+        LocalDate since = today.minusDays(TELLS_DAYS);
+        List<UUID> ids = hives.stream().map(Hive::id).toList();
+        Map<UUID, List<Entry>> ofHive = records.standing(ids, since);
+        Map<UUID, List<Entry>> ofQueens = sightings(ids, since);
         Map<UUID, Facts> facts = new HashMap<>();
-        entries.forEach((colony, all) -> facts.put(colony, facts(Corrections.standing(all))));
+        ids.forEach(id -> facts.put(id, facts(id, ofHive.getOrDefault(id, List.of()),
+                ofQueens.getOrDefault(id, List.of()))));
         return facts;
     }
 
-    public Facts facts(UUID colony) {
-        return facts(journal.standing(colony));
+    public Facts facts(Hive hive, LocalDate today) {
+        return facts(List.of(hive), today).getOrDefault(hive.id(), Facts.NOTHING);
     }
 
-    private Facts facts(List<JournalEntry> standing) {
-        List<JournalEntry> ordered = standing.stream()
-                .sorted(Comparator.comparing(JournalEntry::happenedOn).thenComparing(JournalEntry::sequence)).toList();
-        List<JournalEntry> reads = ofKind(ordered, EntryKind.READ).toList();
-        List<SwarmPath.Done> steps = ofKind(ordered, EntryKind.SWARM_STEP_DONE).map(this::step).toList();
-        List<JournalEntry> moves = ordered.stream()
-                .filter(entry -> entry.kind() == EntryKind.FRAME_TAKEN || entry.kind() == EntryKind.FRAME_GIVEN)
-                .toList();
+    /** What was seen of the queens that are, or were last, in these hives, since they came there. */
+    private Map<UUID, List<Entry>> sightings(List<UUID> hives, LocalDate since) {
+        Map<UUID, UUID> hiveOf = new HashMap<>();
+        queens.inHives(hives, since).forEach(one -> hiveOf.put(one.queen(), one.hive()));
+        Map<UUID, List<Entry>> seen = new HashMap<>();
+        records.standing(hiveOf.keySet(), since).forEach((queen, record) -> {
+            UUID hive = hiveOf.get(queen);
+            long placed = record.stream().filter(entry -> entry.deed() instanceof QueenDeed.Placed to
+                    && to.hive().equals(hive)).mapToLong(Entry::sequence).max().orElse(Long.MAX_VALUE);
+            LocalDate from = record.stream().filter(entry -> entry.sequence() == placed).map(Entry::day).findFirst()
+                    .orElse(LocalDate.MAX);
+            record.stream().filter(entry -> entry.deed() instanceof QueenDeed.Seen && !entry.day().isBefore(from))
+                    .forEach(entry -> seen.computeIfAbsent(hive, _ -> new ArrayList<>()).add(entry));
+        });
+        return seen;
+    }
+
+    private static Facts facts(UUID hive, List<Entry> record, List<Entry> sightings) {
+        List<Entry> ordered = record.stream().sorted(Entry.AS_IT_HAPPENED).toList();
+        List<Entry> reads = ofKind(ordered, HiveDeed.Read.class).toList();
+        List<SwarmPath.Done> steps = ofKind(ordered, SwarmDeed.StepDone.class).map(ColonyBook::step).toList();
+        List<Entry> moves = ofKind(ordered, HiveDeed.FramesMoved.class).toList();
         List<ColonyEvent> events = new ArrayList<>(SwarmPath.events(steps));
-        ofKind(ordered, EntryKind.HAPPENED).map(entry -> new ColonyEvent(entry.happenedOn(),
-                Objects.requireNonNull(payloads.read(entry, Detail.class).event()))).forEach(events::add);
-        moves.stream().filter(this::bringsOpenBrood)
-                .forEach(entry -> events.add(new ColonyEvent(entry.happenedOn(), EventKind.BROOD_GIVEN)));
-        events.sort(Comparator.comparing(ColonyEvent::day));
-        return new Facts(reads, reads.stream().map(this::reading).toList(), events,
-                ofKind(ordered, EntryKind.ACTION_CHOSEN).reduce((_, last) -> last), steps, moves);
-    }
-
-    private static Stream<JournalEntry> ofKind(List<JournalEntry> entries, EntryKind kind) {
-        return entries.stream().filter(entry -> entry.kind() == kind);
-    }
-
-    private SwarmPath.Done step(JournalEntry entry) {
-        ColonyDetail done = colonyDetail(entry);
-        return new SwarmPath.Done(entry.happenedOn(), Objects.requireNonNull(done.swarmStep()),
-                Objects.requireNonNull(done.swarmSchool()));
-    }
-
-    private boolean bringsOpenBrood(JournalEntry move) {
-        List<Sign> signs = colonyDetail(move).signs();
-        return move.kind() == EntryKind.FRAME_GIVEN && signs != null && signs.stream()
-                .anyMatch(sign -> new Reading(move.happenedOn(), Set.of(sign), Set.of(), List.of())
-                        .saw(Sign.OPEN_BROOD));
-    }
-
-    ColonyDetail colonyDetail(JournalEntry entry) {
-        return Objects.requireNonNull(payloads.read(entry, Detail.class).colony());
-    }
-
-    private Reading reading(JournalEntry entry) {
-        return Objects.requireNonNull(payloads.read(entry, Detail.class).reading()).on(entry.happenedOn());
-    }
-
-    public Verdict judge(Facts facts, Colony colony, LocalDate today) {
-        return new Judge(settings.assumptions(), season(yard(colony))).judge(facts.readings(), facts.events(), today);
-    }
-
-    public VerdictView view(Facts facts, Colony colony, LocalDate today) {
-        Settings own = settings.current();
-        Yard yard = yard(colony);
-        Verdict verdict = new Judge(own.assumptions(), season(yard)).judge(facts.readings(), facts.events(), today);
-        return VerdictView.of(verdict,
-                new Advisor(own.assumptions(), climate(yard), own.preferredActions()).advise(verdict,
-                        facts.readings()));
-    }
-
-    private Yard yard(Colony colony) {
-        return yards.findById(colony.yardId()).orElseThrow();
-    }
-
-    static Season season(Yard yard) {
-        return new Season(yard.latitude() < 0);
-    }
-
-    /** The share of afternoons fit for mating in the same week of the last twenty years, from the yard's station. */
-    private static MatingClimate climate(Yard yard) {
-        WeatherStation station = new WeatherStation(yard.id(), yard.elevationMetres());
-        Map<LocalDate, Double> known = new HashMap<>();
-        return day -> known.computeIfAbsent(day, station::oddsOfMatingAfternoon);
-    }
-
-    /** Follow-ups of the chosen action that no reading has answered yet. */
-    public List<VerdictView.FollowUpView> open(Facts facts) {
-        if (facts.chosen().isEmpty()) {
-            return List.of();
+        ordered.forEach(entry -> event(hive, entry).ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind))));
+        List<Reading> readings = new ArrayList<>();
+        reads.forEach(entry -> readings.add(notes(entry).on(entry.day())));
+        for (Entry entry : sightings) {
+            Sight sight = ((QueenDeed.Seen) entry.deed()).sight();
+            SeenOfHer.reading(sight, entry.day()).ifPresent(readings::add);
+            SeenOfHer.event(sight).ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind)));
         }
-        LocalDate read = facts.lastRead().orElse(LocalDate.MIN);
-        return payloads.read(facts.chosen().get(), Chosen.class).followUps().stream()
-                .filter(followUp -> followUp.days().earliest().isAfter(read)).toList();
+        readings.sort(Comparator.comparing(Reading::day));
+        events.sort(Comparator.comparing(ColonyEvent::day));
+        return new Facts(reads, readings, events,
+                ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves);
     }
 
-    public Chosen chosen(JournalEntry entry) {
-        return payloads.read(entry, Chosen.class);
+    private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {
+        return entries.stream().filter(entry -> kind.isInstance(entry.deed()));
     }
 
-    ReadingDetail detail(JournalEntry entry) {
-        return Objects.requireNonNull(payloads.read(entry, Detail.class).reading());
+    private static SwarmPath.Done step(Entry entry) {
+        SwarmDeed.StepDone done = (SwarmDeed.StepDone) entry.deed();
+        return new SwarmPath.Done(entry.day(), done.step(), done.school());
+    }
+
+    /** What a deed did to this colony's queen and brood, if anything. */
+    private static Optional<EventKind> event(UUID hive, Entry entry) {
+        return switch (entry.deed()) {
+            case HiveDeed.Happened one -> Optional.of(one.event());
+            case HiveDeed.FramesMoved one when one.moves().stream()
+                    .anyMatch(move -> bringsOpenBrood(hive, move, entry)) ->
+                Optional.of(EventKind.BROOD_GIVEN);
+            case QueenDeed.Placed one -> Optional.of(given(one.given()));
+            default -> Optional.empty();
+        };
+    }
+
+    private static EventKind given(GivenAs as) {
+        return switch (as) {
+            case CELL -> EventKind.CELL_GIVEN;
+            case VIRGIN -> EventKind.VIRGIN_GIVEN;
+            case LAYING_QUEEN -> EventKind.QUEEN_GIVEN;
+        };
+    }
+
+    private static boolean bringsOpenBrood(UUID hive, FrameMove move, Entry entry) {
+        boolean comes = move.to() instanceof Spot.InHive to && to.hive().equals(hive)
+                && !(move.from() instanceof Spot.InHive from && from.hive().equals(hive));
+        return comes && move.signs().stream().anyMatch(
+                sign -> Reading.of(entry.day(), sign).saw(Sign.OPEN_BROOD));
     }
 }

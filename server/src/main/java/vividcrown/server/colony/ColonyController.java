@@ -1,52 +1,55 @@
 package vividcrown.server.colony;
 
-import com.fasterxml.uuid.Generators;
-import jakarta.validation.Valid;
-import jakarta.validation.constraints.NotNull;
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import vividcrown.core.hive.FrameMove;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.Spot;
+import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Action;
+import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.swarm.SwarmSchool;
 import vividcrown.server.clock.Today;
-import vividcrown.server.journal.ColonyDetail;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.JournalEntry;
-import vividcrown.server.journal.Payloads;
-import vividcrown.server.journal.ReadingDetail;
-import vividcrown.server.journal.Recorder;
-import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.HiveBox;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.hive.StackBox;
+import vividcrown.server.hive.Stacks;
+import vividcrown.server.journal.Deeds;
+import vividcrown.server.journal.Records;
 import vividcrown.server.person.People;
-import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
-import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -55,25 +58,31 @@ import vividcrown.server.yard.Yards;
 @RequestMapping("/api/v1/colonies")
 class ColonyController {
 
+    private static final int MOST_READINGS = 100;
+
     /**
+     * @param frames places for frames in its lowest box
+     * @param format of the frames in its lowest box
      * @param need how much it needs a decision, 0 and up: doubt, trouble and late looks together; the list is sorted by it
      * @param due what is to be looked for, and when
      * @param stop signs of disease in the newest reading: nothing may be moved
      * @param clash readings and events cannot all be true
      * @param daysSinceRead days since the last reading, left out if it was never read
      */
-    record ColonyLine(UUID id, String code, UUID yard, String yardName, int frames, String format, Status leading,
-            String text, double chance, double need, @Nullable LocalDate lastRead, @Nullable Integer daysSinceRead,
-            VerdictView.@Nullable FollowUpView due, boolean overdue,
-            boolean stop, boolean clash) {
+    record ColonyLine(UUID id, String code, Purpose purpose, UUID yard, String yardName, int frames, String format,
+            Status leading, String text, double chance, double need, @Nullable LocalDate lastRead,
+            @Nullable Integer daysSinceRead, VerdictView.@Nullable FollowUpView due, boolean overdue, boolean stop,
+            boolean clash) {
     }
 
     /**
+     * @param stack its boxes from the bottom up
      * @param droneCombOn the day its drone comb was put in, if it is kept for its drones
-     * @param readings the newest first
+     * @param queens those in it that have records of their own, the last placed first
+     * @param readings the newest first, at most a hundred
      */
-    record ColonyPage(ColonyLine colony, int position, @Nullable LocalDate droneCombOn, @Nullable QueenView queen,
-            Inside.@Nullable StrengthView strength,
+    record ColonyPage(ColonyLine colony, int position, List<StackBox> stack, @Nullable LocalDate droneCombOn,
+            @Nullable LocalDate endedOn, List<QueenView> queens, Inside.@Nullable StrengthView strength,
             VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
             List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm, Inside.@Nullable StoresView stores,
             List<MoveLine> moves) {
@@ -84,184 +93,176 @@ class ColonyController {
     }
 
     /**
-     * A frame that came or went.
+     * A frame that came or went, or changed its place here.
      *
-     * @param came true if it came, false if it went
-     * @param other the code of the other colony
+     * @param from code of the hive it left, left out if it came from the stock
+     * @param to code of the hive it went to, left out if it went into the stock or for good
      * @param signs what was on it
      */
-    record MoveLine(UUID entry, LocalDate day, String by, int slot, boolean came, String other, List<Sign> signs) {
+    record MoveLine(UUID entry, UUID frame, LocalDate day, String by, @Nullable String from, @Nullable Integer fromSlot,
+            @Nullable String to, @Nullable Integer toSlot, List<Sign> signs) {
     }
 
-    record ReadingLine(UUID entry, LocalDate day, String by, ReadingDetail reading) {
+    record ReadingLine(UUID entry, LocalDate day, String by, ReadingNotes reading) {
     }
 
     record ChosenLine(UUID entry, LocalDate day, Action action, String text) {
     }
 
-    record Choice(@NotNull Action action) {
-    }
-
-    private final Colonies colonies;
+    private final Hives hives;
+    private final Stacks stacks;
     private final ColonyBook book;
+    private final ColonyJudge judges;
+    private final ColonyStandings standings;
     private final Yards yards;
     private final Queens queens;
     private final QueenReader reader;
-    private final SettingsInForce settings;
     private final Swarms swarms;
     private final Inside inside;
     private final People people;
-    private final Recorder recorder;
-    private final Payloads payloads;
+    private final Records records;
     private final Today today;
 
-    ColonyController(Colonies colonies, ColonyBook book, Yards yards, Queens queens, QueenReader reader,
-            SettingsInForce settings, Swarms swarms, Inside inside, People people, Recorder recorder,
-            Payloads payloads, Today today) {
-        this.colonies = colonies;
+    ColonyController(Hives hives, Stacks stacks, ColonyBook book, ColonyJudge judges, ColonyStandings standings,
+            Yards yards, Queens queens, QueenReader reader, Swarms swarms, Inside inside, People people,
+            Records records,
+            Today today) {
+        this.hives = hives;
+        this.stacks = stacks;
         this.book = book;
+        this.judges = judges;
+        this.standings = standings;
         this.yards = yards;
         this.queens = queens;
         this.reader = reader;
-        this.settings = settings;
         this.swarms = swarms;
         this.inside = inside;
         this.people = people;
-        this.recorder = recorder;
-        this.payloads = payloads;
+        this.records = records;
         this.today = today;
     }
 
     @GetMapping
+    @Operation(operationId = "colonies", summary = "Production and drone colonies, those that need a decision first")
     List<ColonyLine> all() {
-        List<Colony> rows = colonies.findAllByOrderByYardIdAscPositionAsc();
-        Map<UUID, ColonyBook.Facts> facts = book.facts(rows.stream().map(Colony::id).toList());
-        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
-        return rows.stream().map(row -> line(row, facts.get(row.id()), places.get(row.yardId())))
+        List<Hive> rows = hives.colonies();
+        Map<UUID, Yard> places = yards.byId();
+        Map<UUID, HiveBox> lowest = stacks.lowest(rows.stream().map(Hive::id).toList());
+        LocalDate day = today.day();
+        Map<UUID, ColonyStanding> standing = standings.of(rows, places, day);
+        return rows.stream().map(row -> line(row, standing.get(row.id()), places.get(row.yardId()),
+                Optional.ofNullable(lowest.get(row.id())).map(box -> new Lowest(box.slots(), box.format())), day))
                 .sorted(Comparator.comparingDouble(ColonyLine::need).reversed().thenComparing(ColonyLine::code))
                 .toList();
     }
 
     @GetMapping("/{id}")
-    ColonyPage one(@PathVariable UUID id, @RequestParam(required = false) @Nullable SwarmSchool school) {
-        Colony colony = require(id);
-        ColonyBook.Facts facts = book.facts(id);
-        Map<UUID, String> names = people.names();
-        List<ReadingLine> readings = new ArrayList<>();
-        for (JournalEntry entry : facts.reads().reversed()) {
-            readings.add(new ReadingLine(entry.id(), entry.happenedOn(), names.getOrDefault(entry.recordedBy(), "?"),
-                    book.detail(entry)));
-        }
-        Yard yard = yards.findById(colony.yardId()).orElseThrow();
-        return new ColonyPage(line(colony, facts, yard), colony.position(), colony.droneCombOn().orElse(null),
-                colony.queenId().flatMap(queens::findById)
-                        .map(queen -> reader.view(List.of(queen), today.day()).getFirst()).orElse(null),
-                inside.strength(colony, readings), book.view(facts, colony, today.day()), readings,
-                facts.chosen().map(this::chosenLine).orElse(null), book.open(facts),
-                swarms.of(facts, yard, Optional.ofNullable(school), today.day())
-                        .map(one -> SwarmPlanView.of(one.plan(), one.school(), one.path())).orElse(null),
-                inside.stores(colony, yard, readings, today.day()), moves(facts, names));
+    @Operation(operationId = "colony", summary = "One hive of any purpose: its verdict, options, stack, readings, moves")
+    @Transactional(readOnly = true)
+    public ColonyPage one(@PathVariable UUID id, @RequestParam(required = false) @Nullable SwarmSchool school) {
+        Hive hive = require(id);
+        Yard yard = yards.findById(hive.yardId()).orElseThrow();
+        LocalDate day = today.day();
+        ColonyBook.Facts facts = book.facts(hive, day);
+        Verdict verdict = judges.verdict(facts, yard, day);
+        List<StackBox> stack = stacks.of(id);
+        List<Entry> reads = facts.reads().reversed().stream().limit(MOST_READINGS).toList();
+        Map<UUID, String> by = by(facts, reads);
+        List<Inside.Noted> noted = reads.stream().map(entry -> new Inside.Noted(entry.day(), ColonyBook.notes(entry)))
+                .toList();
+        ColonyStanding standing = standings.standing(hive, facts, yard, verdict, day);
+        return new ColonyPage(
+                line(hive, standing, yard, stack.stream().filter(box -> box.kind().hasFrames()).findFirst()
+                        .map(box -> new Lowest(box.slots(), box.format())), day),
+                hive.position(), stack, hive.droneCombOn().orElse(null), hive.endedOn().orElse(null),
+                reader.view(queens.livingIn(id), day), inside.strength(stack, noted),
+                VerdictView.of(verdict, judges.advice(verdict, facts, yard)),
+                reads.stream().map(entry -> new ReadingLine(entry.id(), entry.day(), by.get(entry.id()),
+                        ColonyBook.notes(entry))).toList(),
+                facts.chosen().map(ColonyController::chosenLine).orElse(null),
+                ProofView.each(facts.open(), VerdictView.FollowUpView::of),
+                swarms.of(facts, yard, Optional.ofNullable(school), day)
+                        .map(one -> SwarmPlanView.of(one.swarm().plan(), one.school(), one.swarm().begun(),
+                                Optional.of(day)))
+                        .orElse(null),
+                inside.stores(stack, yard, noted, day), moves(id, facts, by));
     }
 
     /** The verdict as it would be with one more reading: grows while one taps. */
     @PostMapping("/{id}/preview")
-    ReadingPreview preview(@PathVariable UUID id, @Valid @RequestBody ReadingDetail reading) {
-        Colony colony = require(id);
-        Reading look;
-        try {
-            look = reading.on(today.day());
-        } catch (IllegalArgumentException both) {
-            throw Refusal.invalid("reading", both.getMessage() + ". Take one of the two back.");
-        }
-        ColonyBook.Facts facts = book.facts(id);
-        List<ReadingDetail> before = facts.reads().stream().map(book::detail).toList();
-        return new ReadingPreview(book.view(facts.with(look), colony, today.day()),
-                Inside.frameDoubts(before, reading));
+    @Operation(operationId = "previewReading", summary = "What a reading would mean; nothing is kept")
+    @Transactional(readOnly = true)
+    public ReadingPreview preview(@PathVariable UUID id,
+            @RequestBody @Schema(implementation = ReadingNotes.class) JsonNode sent) {
+        ReadingNotes notes = Deeds.preview(sent, ReadingNotes.class);
+        Hive hive = require(id);
+        Yard yard = yards.findById(hive.yardId()).orElseThrow();
+        LocalDate day = today.day();
+        ColonyBook.Facts facts = book.facts(hive, day);
+        Reading look = notes.on(day);
+        ColonyBook.Facts with = facts.with(look);
+        Verdict verdict = judges.verdict(with, yard, day);
+        return new ReadingPreview(VerdictView.of(verdict, judges.advice(verdict, with, yard)),
+                Inside.frameDoubts(facts.notes(), notes));
     }
 
-    @PutMapping("/{id}")
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    @Transactional
-    public void setUp(@PathVariable UUID id, @Valid @RequestBody ColonySetUp asked) {
-        recorder.takeTurn();
-        List<Refusal.Finding> findings = new ArrayList<>();
-        if (!yards.existsById(asked.yard())) {
-            findings.add(new Refusal.Finding("yard", "There is no yard with this id. Choose one from the list."));
-        }
-        if (!settings.current().frameFormats().containsKey(asked.format())) {
-            findings.add(new Refusal.Finding("format", "There is no frame format \"%s\". Choose one of %s, or add it."
-                    .formatted(asked.format(), settings.current().frameFormats().keySet())));
-        }
-        if (asked.queen() != null && !queens.existsById(asked.queen())) {
-            findings.add(new Refusal.Finding("queen", "There is no queen with this id. Choose one from the list."));
-        }
-        colonies.findByCode(asked.code().strip()).filter(other -> !other.id().equals(id))
-                .ifPresent(_ -> findings.add(new Refusal.Finding("code",
-                        "There is a colony %s already. Choose another code.".formatted(asked.code()))));
-        if (!findings.isEmpty()) {
-            throw Refusal.invalid(findings);
-        }
-        record(id, EntryKind.COLONY_SET_UP, asked);
+    private Hive require(UUID id) {
+        return hives.findById(id).orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, id));
     }
 
-    /** Writes the dated follow-ups of an action that the advice of today holds. */
-    @PostMapping("/{id}/choose")
-    @Transactional
-    public ColonyPage choose(@PathVariable UUID id, @Valid @RequestBody Choice asked) {
-        recorder.takeTurn();
-        Colony colony = require(id);
-        VerdictView verdict = book.view(book.facts(id), colony, today.day());
-        VerdictView.OptionView option = verdict.options().stream().filter(one -> one.action() == asked.action())
-                .findFirst()
-                .orElseThrow(() -> Refusal.invalid("action",
-                        "%s is not advised for \"%s\". Choose one of the options shown."
-                                .formatted(asked.action(), verdict.text())));
-        record(id, EntryKind.ACTION_CHOSEN, new Chosen(option.action(), option.followUps()));
-        return one(id, null);
+    private Map<UUID, String> by(ColonyBook.Facts facts, List<Entry> reads) {
+        Set<UUID> entries = new HashSet<>();
+        reads.forEach(entry -> entries.add(entry.id()));
+        facts.moves().forEach(entry -> entries.add(entry.id()));
+        Map<UUID, String> names = people.names();
+        return records.recordedBy(entries).entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, one -> names.getOrDefault(one.getValue(), "?")));
     }
 
-    private void record(UUID colony, EntryKind kind, Object detail) {
-        recorder.record(List.of(new JournalEntry(Generators.timeBasedEpochGenerator().generate(), today.now(),
-                today.recordedAt(), SignedIn.require().id(), SubjectKind.COLONY, colony, kind,
-                payloads.write(detail), null)), true);
+    private static ChosenLine chosenLine(Entry entry) {
+        Action action = ((JudgementDeed.ActionChosen) entry.deed()).action();
+        return new ChosenLine(entry.id(), entry.day(), action, action.sentence().toString());
     }
 
-    private Colony require(UUID id) {
-        return colonies.findById(id).orElseThrow(
-                () -> Refusal.notFound("There is no colony with this id. Go back to the list and choose again."));
-    }
-
-    private ChosenLine chosenLine(JournalEntry entry) {
-        Action action = book.chosen(entry).action();
-        return new ChosenLine(entry.id(), entry.happenedOn(), action, action.sentence().toString());
-    }
-
-    private List<MoveLine> moves(ColonyBook.Facts facts, Map<UUID, String> names) {
+    private List<MoveLine> moves(UUID hive, ColonyBook.Facts facts, Map<UUID, String> by) {
         List<MoveLine> lines = new ArrayList<>();
-        for (JournalEntry entry : facts.moves().reversed()) {
-            ColonyDetail moved = book.colonyDetail(entry);
-            lines.add(new MoveLine(entry.id(), entry.happenedOn(), names.getOrDefault(entry.recordedBy(), "?"),
-                    Objects.requireNonNull(moved.slot()), entry.kind() == EntryKind.FRAME_GIVEN,
-                    colonies.findById(Objects.requireNonNull(moved.other())).map(Colony::code).orElse("?"),
-                    Objects.requireNonNullElse(moved.signs(), List.of())));
+        Map<UUID, String> codes = hives.findAllById(facts.moves().stream()
+                .flatMap(entry -> entry.deed().touches().stream())
+                .filter(touch -> touch.kind().equals(HiveDeed.HIVE)).map(touch -> touch.id()).distinct().toList())
+                .stream().collect(Collectors.toMap(Hive::id, Hive::code));
+        for (Entry entry : facts.moves().reversed()) {
+            for (FrameMove move : ((HiveDeed.FramesMoved) entry.deed()).moves()) {
+                if (isAt(move.from(), hive) || isAt(move.to(), hive)) {
+                    lines.add(new MoveLine(entry.id(), move.frame(), entry.day(), by.getOrDefault(entry.id(), "?"),
+                            of(move.from(), at -> codes.get(at.hive())), of(move.from(), Spot.InHive::slot),
+                            of(move.to(), at -> codes.get(at.hive())), of(move.to(), Spot.InHive::slot),
+                            move.signs().stream().sorted().toList()));
+                }
+            }
         }
         return lines;
     }
 
-    private ColonyLine line(Colony colony, ColonyBook.Facts facts, Yard yard) {
-        LocalDate day = today.day();
-        Verdict verdict = book.judge(facts, colony, day);
-        Optional<VerdictView.FollowUpView> due = book.open(facts).stream().filter(one -> !one.shut()).findFirst();
-        boolean overdue = due.map(one -> one.days().latest().isBefore(day)).orElse(false);
-        Optional<LocalDate> read = facts.lastRead();
-        boolean stop = !facts.readings().isEmpty()
-                && facts.readings().getLast().seen().stream().anyMatch(Sign::stopsTheWork);
-        boolean clash = !verdict.proof().clashes().isEmpty();
-        double need = Need.of(verdict, read, overdue, ColonyBook.season(yard)) + (stop ? Need.STOP : 0);
-        return new ColonyLine(colony.id(), colony.code(), colony.yardId(), yard.name(), colony.frames(),
-                colony.format(), verdict.leading(), verdict.leading().sentence().toString(),
-                verdict.chance(verdict.leading()), need,
-                read.orElse(null), read.map(last -> (int) ChronoUnit.DAYS.between(last, day)).orElse(null),
-                due.orElse(null), overdue, stop, clash);
+    private static boolean isAt(Spot spot, UUID hive) {
+        return spot instanceof Spot.InHive at && at.hive().equals(hive);
+    }
+
+    private static <T> @Nullable T of(Spot spot, Function<Spot.InHive, T> what) {
+        return spot instanceof Spot.InHive at ? what.apply(at) : null;
+    }
+
+    /** The lowest box that holds frames. */
+    private record Lowest(int slots, String format) {
+    }
+
+    private static ColonyLine line(Hive hive, ColonyStanding standing, Yard yard, Optional<Lowest> lowest,
+            LocalDate day) {
+        return new ColonyLine(hive.id(), hive.code(), hive.purpose(), hive.yardId(), yard.name(),
+                lowest.map(Lowest::slots).orElse(0), lowest.map(Lowest::format).orElse(""), standing.leading(),
+                standing.leading().sentence().toString(), standing.chance(),
+                standing.need(), standing.lastRead().orElse(null),
+                standing.lastRead().map(last -> (int) ChronoUnit.DAYS.between(last, day)).orElse(null),
+                standing.due().map(VerdictView.FollowUpView::of).orElse(null), standing.overdue(), standing.stop(),
+                standing.clash());
     }
 }

@@ -1,23 +1,23 @@
 package vividcrown.server.colony;
 
 import java.time.LocalDate;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
-import vividcrown.core.colony.FrameOrder;
-import vividcrown.core.colony.Stores;
-import vividcrown.core.colony.Strength;
+import vividcrown.core.hive.FrameOrder;
+import vividcrown.core.hive.FrameSide;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.Stores;
+import vividcrown.core.hive.Strength;
 import vividcrown.core.reading.Sign;
-import vividcrown.server.journal.ReadingDetail;
-import vividcrown.server.journal.ReadingDetail.Side;
-import vividcrown.server.journal.ReadingDetail.SideDetail;
+import vividcrown.server.hive.StackBox;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.yard.Yard;
@@ -52,10 +52,13 @@ class Inside {
     /**
      * A frame that seems to stand otherwise than at the last reading.
      *
+     * @param box which box, from 1 at the bottom
      * @param other the neighbour that it seems to have changed places with; left out if it seems to be turned round
      */
-    record FrameDoubt(int slot, @Nullable Integer other) {
+    record FrameDoubt(int box, int slot, @Nullable Integer other) {
     }
+
+    private static final double NO_AREA = 0;
 
     private final SettingsInForce settings;
 
@@ -63,23 +66,40 @@ class Inside {
         this.settings = settings;
     }
 
-    private OptionalDouble sideArea(Colony colony) {
-        Double area = settings.current().frameFormats().get(colony.format());
-        return area == null ? OptionalDouble.empty() : OptionalDouble.of(area);
+    /** A reading that was noted on a day. */
+    record Noted(LocalDate day, ReadingNotes notes) {
     }
 
-    /** From the newest reading that counted frames of bees. */
+    /** Comb area of one side of a frame of each box, dm², from the bottom; 0 where its format is not known any more. */
+    private List<Double> sideAreas(List<StackBox> stack) {
+        Map<String, Double> formats = settings.current().frameFormats();
+        return stack.stream().map(box -> formats.getOrDefault(box.format(), NO_AREA)).toList();
+    }
+
+    private static double area(List<Double> areas, int box) {
+        return box <= areas.size() ? areas.get(box - 1) : NO_AREA;
+    }
+
+    /** The area that frames of bees are counted in where nobody says in which box: that of the lowest. */
+    private static OptionalDouble usualArea(List<Double> areas) {
+        return areas.stream().filter(area -> area > 0).mapToDouble(Double::doubleValue).findFirst();
+    }
+
+    /** From the newest reading that counted frames of bees, or seams box by box. */
     @Nullable
-    StrengthView strength(Colony colony, List<ColonyController.ReadingLine> readings) {
-        OptionalDouble area = sideArea(colony);
-        if (area.isEmpty()) {
+    StrengthView strength(List<StackBox> stack, List<Noted> newestFirst) {
+        List<Double> areas = sideAreas(stack);
+        OptionalDouble usual = usualArea(areas);
+        if (usual.isEmpty()) {
             return null;
         }
-        Strength strength = new Strength(area.getAsDouble());
-        return readings.stream().map(ColonyController.ReadingLine::reading)
-                .filter(reading -> reading.framesOfBees() != null).findFirst().map(reading -> {
-                    double frames = Objects.requireNonNull(reading.framesOfBees());
-                    int sealed = strength.cells(sides(reading, Set.of(Sign.SEALED_WORKER)));
+        Strength strength = new Strength(usual.getAsDouble());
+        return newestFirst.stream().map(Noted::notes).filter(notes -> notes.covered().isPresent()).findFirst()
+                .map(notes -> {
+                    double frames = notes.framesOfBees().orElseGet(() -> notes.boxes().stream().mapToDouble(
+                            box -> box.seams().orElse(0.0) * area(areas, box.box()) / usual.getAsDouble()).sum());
+                    int sealed = strength.cells(squareDecimetres(notes, areas, Set.of(Sign.SEALED_WORKER))
+                            / usual.getAsDouble());
                     return new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames), sealed,
                             strength.framesCoveredBy(sealed));
                 }).orElse(null);
@@ -87,62 +107,59 @@ class Inside {
 
     /** From the newest reading with a lift or with frame sides. */
     @Nullable
-    StoresView stores(Colony colony, Yard yard, List<ColonyController.ReadingLine> readings,
-            LocalDate today) {
-        OptionalDouble area = sideArea(colony);
-        Optional<ColonyController.ReadingLine> newest = readings.stream()
-                .filter(line -> line.reading().lift() != null || !orNone(line.reading().frames()).isEmpty())
-                .findFirst();
-        if (newest.isEmpty() || area.isEmpty()) {
+    StoresView stores(List<StackBox> stack, Yard yard, List<Noted> newestFirst, LocalDate today) {
+        List<Double> areas = sideAreas(stack);
+        OptionalDouble usual = usualArea(areas);
+        Optional<Noted> newest = newestFirst.stream()
+                .filter(one -> one.notes().lift().isPresent() || !one.notes().sides().isEmpty()).findFirst();
+        if (newest.isEmpty() || usual.isEmpty()) {
             return null;
         }
-        ReadingDetail reading = newest.get().reading();
-        OptionalDouble honey = orNone(reading.frames()).isEmpty()
+        ReadingNotes notes = newest.get().notes();
+        OptionalDouble honey = notes.sides().isEmpty()
                 ? OptionalDouble.empty()
-                : OptionalDouble.of(sides(reading, Set.of(Sign.SEALED_HONEY, Sign.NECTAR)));
-        boolean untouched = reading.seen() != null && reading.seen().contains(Sign.FEED_UNTOUCHED);
-        return Stores.of(Optional.ofNullable(reading.lift()), honey, area.getAsDouble()).map(stores -> {
-            Stores.FeedPlan plan = stores.feed(today, yard.latitude() < 0, untouched);
+                : OptionalDouble.of(squareDecimetres(notes, areas, Set.of(Sign.SEALED_HONEY, Sign.NECTAR))
+                        / usual.getAsDouble());
+        boolean untouched = notes.seen().contains(Sign.FEED_UNTOUCHED);
+        return Stores.of(notes.lift(), honey, usual.getAsDouble()).map(stores -> {
+            Stores.FeedPlan plan = stores.feed(today, yard.isSouthern(), untouched);
             return new StoresView(newest.get().day(), stores.leastKg(), stores.mostKg(), plan.targetKg(),
                     plan.sugarLeastKg(), plan.sugarMostKg(), plan.judgeAgain(), ReasonView.of(plan.reasons()));
         }).orElse(null);
     }
 
-    /** Sides full of one of these: what stands on one side is taken to share it evenly. */
-    private static double sides(ReadingDetail reading, Set<Sign> wanted) {
-        return orNone(reading.frames()).stream()
-                .mapToDouble(side -> (double) side.signs().stream().filter(wanted::contains).count()
-                        / Math.max(1, side.signs().size()))
-                .sum();
+    /** Comb full of one of these, dm²: what stands on one side is taken to share it evenly. */
+    private static double squareDecimetres(ReadingNotes notes, List<Double> areas, Set<Sign> wanted) {
+        return notes.sides().stream().mapToDouble(side -> area(areas, side.box())
+                * side.signs().stream().filter(wanted::contains).count() / Math.max(1, side.signs().size())).sum();
     }
 
     /** @param before earlier readings, the oldest first; the newest that has frames is compared */
-    static List<FrameDoubt> frameDoubts(List<ReadingDetail> before, ReadingDetail now) {
-        return before.reversed().stream().filter(reading -> !orNone(reading.frames()).isEmpty()).findFirst()
-                .map(last -> FrameOrder.doubts(frames(last), frames(now)).stream().map(doubt -> switch (doubt) {
-                    case FrameOrder.Doubt.Turned(int slot) -> new FrameDoubt(slot, null);
-                    case FrameOrder.Doubt.Swapped(int slot, int other) -> new FrameDoubt(slot, other);
-                }).toList()).orElse(List.of());
+    static List<FrameDoubt> frameDoubts(List<ReadingNotes> before, ReadingNotes now) {
+        return before.reversed().stream().filter(notes -> !notes.sides().isEmpty()).findFirst()
+                .map(last -> boxes(now).stream().flatMap(box -> FrameOrder.doubts(frames(last, box), frames(now, box))
+                        .stream().map(doubt -> switch (doubt) {
+                            case FrameOrder.Doubt.Turned(int slot) -> new FrameDoubt(box, slot, null);
+                            case FrameOrder.Doubt.Swapped(int slot, int other) -> new FrameDoubt(box, slot, other);
+                        })).toList())
+                .orElse(List.of());
     }
 
-    /** Frames of which both sides were read. */
-    private static Map<Integer, FrameOrder.Frame> frames(ReadingDetail reading) {
-        Map<Integer, Map<Side, Set<Sign>>> sides = new HashMap<>();
-        for (SideDetail side : orNone(reading.frames())) {
-            Set<Sign> signs = EnumSet.noneOf(Sign.class);
-            signs.addAll(side.signs());
-            sides.computeIfAbsent(side.slot(), _ -> new HashMap<>()).put(side.side(), signs);
-        }
+    private static Set<Integer> boxes(ReadingNotes notes) {
+        return notes.sides().stream().map(ReadingNotes.Side::box).collect(Collectors.toCollection(TreeSet::new));
+    }
+
+    /** Frames of a box of which both sides were read. */
+    private static Map<Integer, FrameOrder.Frame> frames(ReadingNotes notes, int box) {
+        Map<Integer, Map<FrameSide, Set<Sign>>> sides = new HashMap<>();
+        notes.sides().stream().filter(side -> side.box() == box).forEach(side -> sides
+                .computeIfAbsent(side.slot(), _ -> new HashMap<>()).put(side.side(), Set.copyOf(side.signs())));
         Map<Integer, FrameOrder.Frame> frames = new HashMap<>();
         sides.forEach((slot, both) -> {
             if (both.size() == 2) {
-                frames.put(slot, new FrameOrder.Frame(both.get(Side.NEAR), both.get(Side.FAR)));
+                frames.put(slot, new FrameOrder.Frame(both.get(FrameSide.NEAR), both.get(FrameSide.FAR)));
             }
         });
         return frames;
-    }
-
-    private static <T> List<T> orNone(@Nullable List<T> list) {
-        return list == null ? List.of() : list;
     }
 }

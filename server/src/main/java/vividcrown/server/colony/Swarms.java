@@ -4,22 +4,23 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import org.springframework.stereotype.Component;
+import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.settings.Settings;
 import vividcrown.core.swarm.SwarmPath;
 import vividcrown.core.swarm.SwarmPlan;
 import vividcrown.core.swarm.SwarmPlanner;
 import vividcrown.core.swarm.SwarmSchool;
 import vividcrown.core.swarm.SwarmSituation;
 import vividcrown.core.swarm.SwarmStep;
-import vividcrown.server.settings.Settings;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
 
 /** What is to be done about the swarm cells of a colony: the path that was begun, or else the plan as of today. */
 @Component
-public class Swarms {
+class Swarms {
     /** After a month whatever was in those cells is out, and a swarm that would leave has left. */
     private static final int CELLS_TELL_DAYS = 30;
 
@@ -29,34 +30,29 @@ public class Swarms {
         this.settings = settings;
     }
 
-    /**
-     * @param path empty until the first step is done
-     * @param found the day of the look at cells that it began with
-     * @param left the steps that nobody has done yet, the soonest first
-     */
-    public record Underway(SwarmPlan plan, SwarmSchool school, Optional<SwarmPath> path, LocalDate found,
-            List<SwarmStep> left) {
+    /** What is under way, and in which way. */
+    record Underway(ColonyWork.Swarm swarm, SwarmSchool school) {
     }
 
     /** @param asked another way than the operation's own, to look at; a path that was begun keeps its way */
-    public Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
+    Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
         Settings own = settings.current();
         Optional<SwarmPath> begun = SwarmPath.open(facts.steps(), facts.readings(), facts.events(),
-                own.swarmSchool(), today);
+                own.swarm(), today);
         if (begun.isPresent()) {
             SwarmPath path = begun.get();
-            SwarmPlan plan = path.plan(facts.readings(), facts.events(), own.assumptions(), ColonyBook.season(yard));
+            SwarmPlan plan = path.plan(facts.readings(), facts.events(), own.assumptions(), ColonyJudge.season(yard));
             List<SwarmStep> left = path.left(plan, facts.readings());
             return left.isEmpty()
                     ? Optional.empty()
-                    : Optional.of(new Underway(plan, path.school(), begun, path.begun(), left));
+                    : Optional.of(new Underway(new ColonyWork.Swarm(plan, path.begun(), begun, left), path.school()));
         }
         return cells(facts).filter(reading -> reading.day().isAfter(today.minusDays(CELLS_TELL_DAYS))).map(reading -> {
-            SwarmSchool school = asked.orElse(own.swarmSchool());
+            SwarmSchool school = asked.orElse(own.swarm());
             SwarmPlan plan = SwarmPlanner.plan(new SwarmSituation(today, facts.readings(), facts.events(),
                     Optional.empty(), Optional.empty(), List.of(), Optional.empty(), school), own.assumptions(),
-                    ColonyBook.season(yard));
-            return new Underway(plan, school, Optional.empty(), reading.day(), plan.steps());
+                    ColonyJudge.season(yard));
+            return new Underway(new ColonyWork.Swarm(plan, reading.day(), Optional.empty(), plan.steps()), school);
         });
     }
 

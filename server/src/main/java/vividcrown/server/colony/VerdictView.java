@@ -66,6 +66,10 @@ public record VerdictView(LocalDate asOf, Status leading, String text, List<Odds
 
     /** @param shut leave it shut on these days */
     public record FollowUpView(SpanView days, boolean shut, String lookFor, String ifNot) {
+        static FollowUpView of(Option.FollowUp one) {
+            return new FollowUpView(SpanView.of(one.days()), one.shut(), one.lookFor().toString(),
+                    one.ifNot().toString());
+        }
     }
 
     public record CautionText(Caution id, String text) {
@@ -100,13 +104,8 @@ public record VerdictView(LocalDate asOf, Status leading, String text, List<Odds
     private static OptionView option(Option option) {
         return new OptionView(option.action(), option.action().sentence().toString(), option.odds(),
                 option.ownSchool(), option.lastSensible().orElse(null), option.action().needs().toString(),
-                option.action().beware().toString(), followUps(option),
+                option.action().beware().toString(), ProofView.each(option.followUps(), FollowUpView::of),
                 ProofView.each(option.cautions(), one -> new CautionText(one, one.sentence().toString())),
                 ReasonView.of(option.reasons()));
-    }
-
-    static List<FollowUpView> followUps(Option option) {
-        return ProofView.each(option.followUps(), one -> new FollowUpView(SpanView.of(one.days()), one.shut(),
-                one.lookFor().toString(), one.ifNot().toString()));
     }
 }

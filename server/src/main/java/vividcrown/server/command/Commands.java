@@ -1,5 +1,6 @@
 package vividcrown.server.command;
 
+import com.fasterxml.uuid.Generators;
 import java.nio.charset.StandardCharsets;
 import java.time.ZoneId;
 import java.util.List;
@@ -11,7 +12,7 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.SpringApplication;
 import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.stereotype.Component;
-import vividcrown.server.journal.Recorder;
+import vividcrown.server.journal.Rebuild;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
 
@@ -20,12 +21,12 @@ import vividcrown.server.operation.Founding;
 class Commands implements ApplicationRunner {
 
     private final Founding founding;
-    private final Recorder recorder;
+    private final Rebuild rebuild;
     private final ConfigurableApplicationContext application;
 
-    Commands(Founding founding, Recorder recorder, ConfigurableApplicationContext application) {
+    Commands(Founding founding, Rebuild rebuild, ConfigurableApplicationContext application) {
         this.founding = founding;
-        this.recorder = recorder;
+        this.rebuild = rebuild;
         this.application = application;
     }
 
@@ -47,7 +48,7 @@ class Commands implements ApplicationRunner {
     private void rebuild() {
         for (UUID operation : founding.operations()) {
             CurrentOperation.in(operation, () -> {
-                recorder.rebuild();
+                rebuild.all(done -> System.out.println("  " + done + " things"));
                 return operation;
             });
             System.out.println("Rebuilt operation " + operation + " from its journal.");
@@ -66,9 +67,10 @@ class Commands implements ApplicationRunner {
                     "The password needs at least 10 characters, but has %d. Choose a longer one."
                             .formatted(password.length()));
         }
-        UUID operation = UUID.randomUUID();
+        UUID operation = Generators.timeBasedEpochGenerator().generate();
         founding.found(operation, words.get(1), ZoneId.of(words.get(2)).getId(), Optional.empty());
-        founding.admit(UUID.randomUUID(), operation, words.get(3), words.get(4), password, "OWNER");
+        founding.admit(Generators.timeBasedEpochGenerator().generate(), operation, words.get(3), words.get(4), password,
+                "OWNER");
         System.out.println("Founded " + words.get(1) + ". Sign in as " + words.get(4) + ".");
     }
 }

@@ -27,33 +27,44 @@ import static vividcrown.core.reading.Sign.YOUNG_LARVAE;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
-import org.jspecify.annotations.Nullable;
-import vividcrown.core.colony.FrameFormat;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import vividcrown.core.hive.Box;
+import vividcrown.core.hive.BoxKind;
+import vividcrown.core.hive.FrameFormat;
+import vividcrown.core.hive.FrameSide;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.journal.Deed;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CombPlace;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.swarm.SwarmDeed;
 import vividcrown.core.swarm.SwarmSchool;
 import vividcrown.core.swarm.SwarmStep;
-import vividcrown.server.journal.CellsDetail;
-import vividcrown.server.journal.Detail;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.ReadingDetail;
-import vividcrown.server.journal.ReadingDetail.Side;
-import vividcrown.server.journal.ReadingDetail.SideDetail;
 
 /** The demo's production colonies: twelve hives, one of nearly every state. All made up. */
 final class DemoColonies {
 
-    /** Writes an entry of a hive. */
+    /** Writes deeds, and knows things by the names that the demo gives them. */
     interface Book {
-        void colony(String code, String yard, int position, int frames, String format);
+        UUID hive(String code);
 
-        void entry(String code, LocalDate day, EntryKind kind, Detail detail);
+        UUID yard(String name);
+
+        UUID box(String code, int level);
+
+        void entry(LocalDate day, Deed deed);
     }
 
     private static final String FORMAT = FrameFormat.DADANT.label();
     private static final int FRAMES = 10;
+    private static final LocalDate SET_UP = LocalDate.of(2026, 4, 6);
+    private static final LocalDate DRONE_COMB = LocalDate.of(2026, 4, 16);
+    private static final LocalDate HONEY_BOXES = LocalDate.of(2026, 5, 9);
 
     private final Book book;
     private final LocalDate today;
@@ -63,35 +74,52 @@ final class DemoColonies {
         this.today = today;
     }
 
-    void write() {
-        for (int hive = 1; hive <= 12; hive++) {
-            book.colony("H " + hive, hive <= 7 ? "Quarry Terrace" : "Weir Bend", 60 + hive, FRAMES, FORMAT);
+    /** Twelve hives; three are kept for their drones, four have a honey box. */
+    void setUp() {
+        for (int number = 1; number <= 12; number++) {
+            String code = "H " + number;
+            boolean drones = number == 3 || number == 8 || number == 11;
+            UUID hive = book.hive(code);
+            book.entry(SET_UP, new HiveDeed.SetUp(hive, book.yard(number <= 7 ? "Quarry Terrace" : "Weir Bend"), code,
+                    60 + number, drones && number != 3 ? Purpose.DRONE_COLONY : Purpose.PRODUCTION,
+                    List.of(Box.brood(book.box(code, 1), FORMAT, FRAMES))));
+            if (drones) {
+                book.entry(DRONE_COMB, new HiveDeed.DroneCombIn(hive));
+            }
+            if (number == 1 || number == 2 || number == 8 || number == 9) {
+                book.entry(HONEY_BOXES,
+                        new HiveDeed.BoxPutOn(hive, new Box(book.box(code, 2), BoxKind.HONEY, FORMAT, FRAMES,
+                                FRAMES - 1), 2));
+            }
         }
+    }
+
+    void write() {
         strong("H 1", 17, 7);
         read("H 2", 9, nest(), List.of(EGGS_SINGLE, CROWDED), List.of(QUEEN_CELLS));
         read("H 2", 1, nest(), List.of(EGGS_SINGLE, CROWDED), List.of(), cells(CellLook.LONG, CombPlace.BOTTOM_EDGE, 5),
                 cells(CellLook.JELLY, CombPlace.BOTTOM_EDGE, 3));
         strong("H 3", 18, 18);
-        read("H 3", 1, null, List.of(OLD_LARVAE, SEALED_WORKER, FEW_BEES), List.of(EGGS, QUEEN),
+        read("H 3", 1, List.of(), List.of(OLD_LARVAE, SEALED_WORKER, FEW_BEES), List.of(EGGS, QUEEN),
                 cells(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 9));
-        read("H 4", 15, null, List.of(EGGS_SINGLE, SEALED_WORKER, CROWDED), List.of(),
+        read("H 4", 15, List.of(), List.of(EGGS_SINGLE, SEALED_WORKER, CROWDED), List.of(),
                 cells(CellLook.LONG, CombPlace.BOTTOM_EDGE, 7));
         swarmStep("H 4", 15, SwarmStep.Kind.CATCH_QUEEN, SwarmStep.Kind.MAKE_NUC, SwarmStep.Kind.SHAKE_AND_DESTROY);
-        read("H 4", 7, null, List.of(SEALED_WORKER), List.of(OPEN_BROOD),
+        read("H 4", 7, List.of(), List.of(SEALED_WORKER), List.of(OPEN_BROOD),
                 cells(CellLook.SEALED, CombPlace.FACE, 1));
         swarmStep("H 4", 7, SwarmStep.Kind.RETURN_AND_REDUCE, SwarmStep.Kind.CHECK_NUC);
-        read("H 5", 30, null, List.of(), List.of(OPEN_BROOD, QUEEN));
-        read("H 5", 3, null, List.of(EGGS_SEVERAL, EGGS_ON_WALLS, SEALED_DRONE_SCATTERED, Sign.BEES_OLD),
+        read("H 5", 30, List.of(), List.of(), List.of(OPEN_BROOD, QUEEN));
+        read("H 5", 3, List.of(), List.of(EGGS_SEVERAL, EGGS_ON_WALLS, SEALED_DRONE_SCATTERED, Sign.BEES_OLD),
                 List.of(SEALED_WORKER));
-        read("H 6", 2, null, List.of(Sign.CALM), List.of(Sign.BROOD, QUEEN_CELLS, QUEEN));
-        read("H 7", 4, null, List.of(EGGS_SINGLE, SEALED_DRONE_SCATTERED), List.of(SEALED_WORKER));
+        read("H 6", 2, List.of(), List.of(Sign.CALM), List.of(Sign.BROOD, QUEEN_CELLS, QUEEN));
+        read("H 7", 4, List.of(), List.of(EGGS_SINGLE, SEALED_DRONE_SCATTERED), List.of(SEALED_WORKER));
         strong("H 8", 27, 16);
-        read("H 9", 4, null, List.of(EGGS_SINGLE, LARVAE, SEALED_WORKER_SOLID), List.of(),
+        read("H 9", 4, List.of(), List.of(EGGS_SINGLE, LARVAE, SEALED_WORKER_SOLID), List.of(),
                 cells(CellLook.SEALED, CombPlace.FACE, 2));
         happened("H 10", 9, EventKind.QUEEN_REMOVED);
-        read("H 10", 1, null, List.of(EGGS), List.of());
+        read("H 10", 1, List.of(), List.of(EGGS), List.of());
         strong("H 11", 10, 3);
-        read("H 12", 2, null, List.of(SEALED_WORKER, CAPS_SUNKEN, Sign.FOUL_SMELL, POLISHED_CELLS), List.of());
+        read("H 12", 2, List.of(), List.of(SEALED_WORKER, CAPS_SUNKEN, Sign.FOUL_SMELL, POLISHED_CELLS), List.of());
     }
 
     private void strong(String hive, int firstDaysAgo, int lastDaysAgo) {
@@ -102,40 +130,42 @@ final class DemoColonies {
     }
 
     /** Ten frames as they stand in a good hive in June, food outside, brood in the middle. */
-    private static List<SideDetail> nest() {
+    private static List<ReadingNotes.Side> nest() {
         List<List<Sign>> frames = List.of(List.of(SEALED_HONEY), List.of(SEALED_HONEY, POLLEN),
                 List.of(SEALED_WORKER, POLLEN, SEALED_HONEY), List.of(SEALED_WORKER, YOUNG_LARVAE),
                 List.of(EGGS_SINGLE, OLD_LARVAE, SEALED_WORKER), List.of(EGGS_SINGLE, YOUNG_LARVAE),
                 List.of(SEALED_WORKER, OLD_LARVAE, EMPTY_COMB), List.of(SEALED_WORKER, POLLEN),
                 List.of(NECTAR, POLLEN, EMPTY_COMB), List.of(FOUNDATION));
-        List<SideDetail> sides = new ArrayList<>();
+        List<ReadingNotes.Side> sides = new ArrayList<>();
         for (int slot = 1; slot <= frames.size(); slot++) {
             List<Sign> signs = frames.get(slot - 1);
-            sides.add(new SideDetail(slot, Side.NEAR, signs));
-            sides.add(new SideDetail(slot, Side.FAR, slot < 4 || signs.size() < 2 ? signs : signs.reversed()));
+            sides.add(new ReadingNotes.Side(1, slot, FrameSide.NEAR, signs));
+            sides.add(new ReadingNotes.Side(1, slot, FrameSide.FAR,
+                    slot < 4 || signs.size() < 2 ? signs : signs.reversed()));
         }
         return sides;
     }
 
-    private static CellsDetail cells(CellLook look, CombPlace place, int count) {
-        return new CellsDetail(look, place, count, null);
+    private static ReadingNotes.Cells cells(CellLook look, CombPlace place, int count) {
+        return ReadingNotes.Cells.of(look, place, count);
     }
 
-    private void read(String hive, int daysAgo, @Nullable List<SideDetail> frames, List<Sign> seen, List<Sign> absent,
-            CellsDetail... cells) {
-        book.entry(hive, today.minusDays(daysAgo), EntryKind.READ, Detail.ofReading(
-                new ReadingDetail(seen, absent, List.of(cells), frames, frames == null ? null : 8.0,
-                        null, null, null, null)));
+    private void read(String hive, int daysAgo, List<ReadingNotes.Side> sides, List<Sign> seen, List<Sign> absent,
+            ReadingNotes.Cells... cells) {
+        book.entry(today.minusDays(daysAgo), new HiveDeed.Read(book.hive(hive), new ReadingNotes(Set.copyOf(seen),
+                Set.copyOf(absent), List.of(cells), sides, List.of(),
+                sides.isEmpty() ? Optional.empty() : Optional.of(8.0),
+                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())));
     }
 
     private void swarmStep(String hive, int daysAgo, SwarmStep.Kind... steps) {
         for (SwarmStep.Kind step : steps) {
-            book.entry(hive, today.minusDays(daysAgo), EntryKind.SWARM_STEP_DONE,
-                    Detail.ofSwarmStep(step, SwarmSchool.DESTROY_AND_RETURN));
+            book.entry(today.minusDays(daysAgo), new SwarmDeed.StepDone(book.hive(hive), step,
+                    SwarmSchool.DESTROY_AND_RETURN));
         }
     }
 
     private void happened(String hive, int daysAgo, EventKind kind) {
-        book.entry(hive, today.minusDays(daysAgo), EntryKind.HAPPENED, Detail.ofEvent(kind));
+        book.entry(today.minusDays(daysAgo), new HiveDeed.Happened(book.hive(hive), kind));
     }
 }

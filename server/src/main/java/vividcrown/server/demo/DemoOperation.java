@@ -8,7 +8,6 @@ import org.springframework.boot.ApplicationRunner;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import vividcrown.server.journal.Payloads;
 import vividcrown.server.journal.Recorder;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
@@ -28,12 +27,10 @@ public class DemoOperation implements ApplicationRunner {
 
     private final Founding founding;
     private final Recorder recorder;
-    private final Payloads payloads;
 
-    DemoOperation(Founding founding, Recorder recorder, Payloads payloads) {
+    DemoOperation(Founding founding, Recorder recorder) {
         this.founding = founding;
         this.recorder = recorder;
-        this.payloads = payloads;
     }
 
     @Override
@@ -51,6 +48,6 @@ public class DemoOperation implements ApplicationRunner {
         founding.admit(owner, operation, "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER");
         founding.admit(crew, operation, "Jory Malcanten", crewEmail, PASSWORD, "CREW");
         CurrentOperation.in(operation,
-                () -> recorder.record(new DemoSeason(operation, owner, crew, payloads).entries(), true));
+                () -> recorder.record(new DemoSeason(operation, owner, crew).entries(), true));
     }
 }

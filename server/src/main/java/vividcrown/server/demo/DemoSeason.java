@@ -1,36 +1,40 @@
 package vividcrown.server.demo;
 
 import com.fasterxml.uuid.Generators;
-import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
 import java.time.ZoneId;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.demand.OrderDeed;
+import vividcrown.core.demand.OrderState;
+import vividcrown.core.demand.OrderTerms;
+import vividcrown.core.demand.Product;
+import vividcrown.core.hive.Box;
+import vividcrown.core.hive.FrameFormat;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.journal.Deed;
 import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.QueenDeed;
+import vividcrown.core.queen.Sight;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.rearing.RearingDeed;
 import vividcrown.core.rearing.StepKind;
-import vividcrown.core.season.Product;
-import vividcrown.server.colony.ColonySetUp;
-import vividcrown.server.graft.GraftPlanned;
-import vividcrown.server.journal.Detail;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.JournalEntry;
-import vividcrown.server.journal.Payloads;
-import vividcrown.server.journal.SubjectKind;
-import vividcrown.server.order.OrderState;
-import vividcrown.server.order.OrderTaken;
-import vividcrown.server.queen.KnownQueen;
-import vividcrown.server.yard.BoxSetUp;
-import vividcrown.server.yard.YardSetUp;
+import vividcrown.core.yard.YardDeed;
+import vividcrown.server.journal.NewEntry;
+import vividcrown.server.queen.Cups;
 
 /**
  * The demo's season up to 9 June: an invented producer in an upland valley near 46° N, as journal entries. The same on
@@ -41,24 +45,27 @@ final class DemoSeason {
     static final LocalDate TODAY = LocalDate.of(2026, 6, 9);
     static final ZoneId ZONE = ZoneId.of("Europe/Zurich");
     private static final int YEAR = 2026;
+    private static final String NUC_FORMAT = FrameFormat.DADANT.label();
+    private static final int NUC_FRAMES = 4;
+    private static final int BUILDER_FRAMES = 10;
 
     private final UUID operation;
     private final UUID owner;
     private final UUID crew;
-    private final Payloads payloads;
-    private final List<JournalEntry> entries = new ArrayList<>();
+    private final List<NewEntry> entries = new ArrayList<>();
     private final List<UUID> nucs = new ArrayList<>();
 
-    DemoSeason(UUID operation, UUID owner, UUID crew, Payloads payloads) {
+    DemoSeason(UUID operation, UUID owner, UUID crew) {
         this.operation = operation;
         this.owner = owner;
         this.crew = crew;
-        this.payloads = payloads;
     }
 
     /** Places first, then batches in the order of their grafts. */
-    List<JournalEntry> entries() {
+    List<NewEntry> entries() {
         places();
+        DemoColonies colonies = new DemoColonies(colonies(), TODAY);
+        colonies.setUp();
         breeders();
         soldAndLaying();
         layingAndLate();
@@ -69,7 +76,7 @@ final class DemoSeason {
         plan("planned", "26-07", "Runa", "B 2", TODAY.plusDays(3), LarvaAge.FROM_12_TO_24_H,
                 Placing.EMERGE_IN_INCUBATOR);
         orders();
-        new DemoColonies(colonies(), TODAY).write();
+        colonies.write();
         return entries;
     }
 
@@ -84,16 +91,16 @@ final class DemoSeason {
         order("Q26-08", "Low Garth estate", false, Product.MATED_QUEENS, 45, 4, TODAY.plusDays(54), null, 2);
         order("Q26-09", "Coll and Sons", false, Product.RIPE_CELLS, 30, 1, TODAY.plusDays(26), "Larch", 2);
         order("Q26-07", "Spares in nucs", true, Product.MATED_QUEENS, 8, 10, TODAY.plusDays(60), null, 3);
-        add(SubjectKind.ORDER, id("Q26-01"), TODAY.minusDays(20), EntryKind.ORDER_MOVED_ON,
-                payloads.write(Map.of("state", OrderState.PROMISED)), owner);
+        add(TODAY.minusDays(20), new OrderDeed.MovedOn(id("Q26-01"), OrderState.PROMISED), owner);
     }
 
     private void order(String code, String customer, boolean ownNeed, Product product, int count, int window,
             LocalDate until, @Nullable String line, int priority) {
-        OrderTaken taken = new OrderTaken(customer, ownNeed, product, count, ownNeed ? 10 : null,
-                until.minusDays(Math.max(2, window)), until, line, priority, null, null, null);
-        add(SubjectKind.ORDER, id(code), TODAY.minusDays(30), EntryKind.ORDER_TAKEN,
-                payloads.write(Map.of("code", code, "taken", taken)), owner);
+        OrderTerms terms = new OrderTerms(customer, ownNeed, product, count,
+                ownNeed ? Optional.of(10) : Optional.empty(),
+                until.minusDays(Math.max(2, window)), until, Optional.ofNullable(line), priority, Optional.empty(),
+                Optional.empty(), Optional.empty());
+        add(TODAY.minusDays(30), new OrderDeed.Taken(id(code), code, terms), owner);
     }
 
     private void places() {
@@ -121,18 +128,18 @@ final class DemoSeason {
         for (int index = 2; index < placed.size(); index++) {
             UUID queen = placed.get(index);
             if (index == 5) {
-                queen(queen, batch.day(31), EntryKind.NOT_FOUND, Detail.NONE);
-                queen(queen, batch.day(36), EntryKind.DEAD, Detail.NONE);
+                seen(queen, batch.day(31), Sight.NOT_FOUND);
+                seen(queen, batch.day(36), Sight.DEAD);
                 continue;
             }
-            queen(queen, batch.day(25 + index % 4), EntryKind.EGGS_SEEN, Detail.NONE);
-            queen(queen, batch.day(34 + index % 3), EntryKind.SEALED_WORKER_BROOD, Detail.NONE);
+            seen(queen, batch.day(25 + index % 4), Sight.EGGS);
+            seen(queen, batch.day(34 + index % 3), Sight.SEALED_WORKER_BROOD);
             if (index % 7 != 3) {
-                queen(queen, batch.day(36), EntryKind.MARKED,
-                        Detail.ofMark(MarkingScheme.INTERNATIONAL.colourOf(YEAR), String.valueOf(index)));
+                queen(batch.day(36), new QueenDeed.Marked(queen, MarkingScheme.INTERNATIONAL.colourOf(YEAR),
+                        String.valueOf(index)));
             }
             if (index >= 22) {
-                queen(queen, batch.day(37), EntryKind.TAKEN_OUT, Detail.ofText("sold, order 31"));
+                queen(batch.day(37), new QueenDeed.TakenOut(queen, "sold, order 31"));
             }
         }
     }
@@ -145,19 +152,19 @@ final class DemoSeason {
         for (int index = 1; index < placed.size(); index++) {
             UUID queen = placed.get(index);
             if (index == 4 || index == 17 || index == 23) {
-                queen(queen, batch.day(25), EntryKind.NO_EGGS_YET, Detail.NONE);
-                queen(queen, batch.day(30), EntryKind.NO_EGGS_YET, Detail.NONE);
+                seen(queen, batch.day(25), Sight.NO_EGGS_YET);
+                seen(queen, batch.day(30), Sight.NO_EGGS_YET);
             } else if (index == 11) {
-                queen(queen, batch.day(25), EntryKind.NO_EGGS_YET, Detail.NONE);
-                queen(queen, batch.day(32), EntryKind.DRONE_BROOD_ONLY, Detail.NONE);
+                seen(queen, batch.day(25), Sight.NO_EGGS_YET);
+                seen(queen, batch.day(32), Sight.DRONE_BROOD_ONLY);
             } else if (index % 9 == 2) {
-                queen(queen, batch.day(25), EntryKind.NO_EGGS_YET, Detail.NONE);
-                queen(queen, batch.day(32), EntryKind.EGGS_SEEN, Detail.NONE);
+                seen(queen, batch.day(25), Sight.NO_EGGS_YET);
+                seen(queen, batch.day(32), Sight.EGGS);
             } else {
-                queen(queen, batch.day(25), EntryKind.EGGS_SEEN, Detail.NONE);
+                seen(queen, batch.day(25), Sight.EGGS);
             }
         }
-        queen(placed.get(4), batch.day(30), EntryKind.NOTE, Detail.ofText("Runs on the comb, small. Nuc is light."));
+        queen(batch.day(30), new QueenDeed.Noted(placed.get(4), "Runs on the comb, small. Nuc is light."));
     }
 
     /** Grafted 15 May on a cold, windy day: 19 of 45 took. */
@@ -166,7 +173,7 @@ final class DemoSeason {
         List<UUID> placed = batch.placed(66, 16);
         batch.emerged(placed, 1);
         for (int index = 1; index < 5; index++) {
-            queen(placed.get(index), batch.day(24), EntryKind.EGGS_SEEN, Detail.NONE);
+            seen(placed.get(index), batch.day(24), Sight.EGGS);
         }
     }
 
@@ -175,11 +182,10 @@ final class DemoSeason {
         Batch batch = graft("26-04", "Runa", "B 3", LocalDate.of(2026, 5, 25), 40, 3);
         List<UUID> placed = batch.placed(82, 20);
         for (int index = 0; index < 10; index++) {
-            queen(placed.get(index), batch.day(14), index == 3 || index == 7 ? EntryKind.DUD : EntryKind.EMERGED,
-                    Detail.NONE);
+            seen(placed.get(index), batch.day(14), index == 3 || index == 7 ? Sight.DUD : Sight.EMERGED);
         }
         List<UUID> second = batch.more(22, 12);
-        second.subList(0, 4).forEach(queen -> queen(queen, batch.day(14), EntryKind.EMERGED, Detail.NONE));
+        second.subList(0, 4).forEach(queen -> seen(queen, batch.day(14), Sight.EMERGED));
     }
 
     /** Grafted 30 May: ripe today. */
@@ -190,26 +196,28 @@ final class DemoSeason {
 
     private void graftedYesterday() {
         plan("26-06", "26-06", "Selva", "B 1", TODAY.minusDays(1), LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS);
-        entry(SubjectKind.GRAFT, id("26-06"), TODAY.minusDays(1), EntryKind.GRAFTED, Detail.NONE, owner);
+        add(TODAY.minusDays(1), new RearingDeed.Done(id("26-06")), owner);
     }
 
     /** A graft of 45 cups, counted, culled; {@code took} cups took and the first {@code culled} of them were culled. */
     private Batch graft(String code, String mother, String builder, LocalDate day, int took, int culled) {
         plan(code, code, mother, builder, day, LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS);
         UUID graft = id(code);
-        entry(SubjectKind.GRAFT, graft, day, EntryKind.GRAFTED, Detail.NONE, owner);
+        add(day, new RearingDeed.Done(graft), owner);
         Batch batch = new Batch(graft, day);
+        Set<UUID> didNotTake = new HashSet<>();
         for (int cup = 0; cup < 45; cup++) {
-            boolean isTaken = (cup * 17) % 45 < took;
-            queen(batch.cup(cup), batch.day(1), isTaken ? EntryKind.TOOK : EntryKind.DID_NOT_TAKE, Detail.NONE);
-            if (isTaken) {
+            if ((cup * 17) % 45 < took) {
                 batch.cells.add(batch.cup(cup));
+            } else {
+                didNotTake.add(batch.cup(cup));
             }
         }
+        queen(batch.day(1), new QueenDeed.TakeCounted(graft, Set.copyOf(batch.cells), didNotTake));
         batch.step(StepKind.COUNT_TAKE, 1);
         CullReason[] reasons = {CullReason.SHORT, CullReason.MISSHAPEN, CullReason.COLD, CullReason.STUBBY};
         for (int index = 0; index < culled; index++) {
-            queen(batch.cells.removeFirst(), batch.day(9), EntryKind.CULLED, Detail.ofCull(reasons[index]));
+            queen(batch.day(9), new QueenDeed.Culled(batch.cells.removeFirst(), reasons[index]));
         }
         return batch;
     }
@@ -230,11 +238,11 @@ final class DemoSeason {
         }
 
         UUID cup(int index) {
-            return Generators.nameBasedGenerator(graft).generate((index / 15 + 1) + "-" + (index % 15 + 1));
+            return Cups.id(graft, index / 15 + 1, index % 15 + 1);
         }
 
         void step(StepKind step, int afterGraft) {
-            entry(SubjectKind.GRAFT, graft, day(afterGraft), EntryKind.STEP_DONE, Detail.ofStep(step), owner);
+            add(day(afterGraft), new RearingDeed.StepDone(graft, step), owner);
         }
 
         /** Places cells into nucs from the {@code first} on, and drops what is left over. */
@@ -248,7 +256,7 @@ final class DemoSeason {
             List<UUID> placed = new ArrayList<>();
             for (int index = 0; index < count && !cells.isEmpty(); index++) {
                 UUID cell = cells.removeFirst();
-                queen(cell, day(10), EntryKind.PLACED_IN_NUC, Detail.ofNuc(nucs.get(first + index)));
+                queen(day(10), QueenDeed.Placed.cell(cell, nucs.get(first + index)));
                 placed.add(cell);
             }
             return placed;
@@ -257,7 +265,7 @@ final class DemoSeason {
         /** The first {@code duds} cells came to nothing. */
         void emerged(List<UUID> placed, int duds) {
             for (int index = 0; index < placed.size(); index++) {
-                queen(placed.get(index), day(13), index < duds ? EntryKind.DUD : EntryKind.EMERGED, Detail.NONE);
+                seen(placed.get(index), day(13), index < duds ? Sight.DUD : Sight.EMERGED);
             }
         }
     }
@@ -265,74 +273,78 @@ final class DemoSeason {
     private void plan(String key, String code, String mother, String builder, LocalDate day, LarvaAge age,
             Placing placing) {
         String grafter = day.getDayOfMonth() % 3 == 0 ? "Ilva" : "Jory";
-        GraftPlanned planned = new GraftPlanned(code, id(mother), id(builder), grafter, day.atTime(14, 0).atZone(ZONE),
-                age,
-                placing, 34.5, 3, 15, null, true);
         LocalDate plannedOn = day.minusDays(7).isAfter(TODAY) ? TODAY : day.minusDays(7);
-        add(SubjectKind.GRAFT, id(key), plannedOn, EntryKind.GRAFT_PLANNED, payloads.write(planned), owner);
+        add(plannedOn, new RearingDeed.Planned(id(key), code, id(mother), id(builder), grafter,
+                day.atTime(14, 0).atZone(ZONE), age, placing, 34.5, 3, 15, List.of(), true), owner);
     }
 
     private void yard(String name, String prefix, int order, double latitude, double longitude, int elevation,
             int nucCount, String caution) {
         LocalDate opened = LocalDate.of(2022, 4, 2);
-        add(SubjectKind.YARD, id(name), opened, EntryKind.YARD_OPENED,
-                payloads.write(new YardSetUp(name, prefix, order, latitude, longitude, elevation, caution)), owner);
+        add(opened, new YardDeed.Opened(id(name), name, prefix, order, latitude, longitude, elevation, caution), owner);
         for (int position = 1; position <= nucCount; position++) {
             String code = String.format(Locale.ROOT, "%s %02d", prefix, position);
             nucs.add(id(code));
-            add(SubjectKind.NUC, id(code), LocalDate.of(2026, 5, 1), EntryKind.NUC_SET_UP,
-                    payloads.write(new BoxSetUp(id(name), code, position, null, null)), crew);
+            add(LocalDate.of(2026, 5, 1), new HiveDeed.SetUp(id(code), id(name), code, position, Purpose.MATING_NUC,
+                    List.of(Box.brood(id(code + " box"), NUC_FORMAT, NUC_FRAMES))), crew);
         }
     }
 
     private void builder(String code, String yard, int position, BuilderSchool school) {
-        add(SubjectKind.BUILDER, id(code), LocalDate.of(2026, 4, 20), EntryKind.BUILDER_SET_UP,
-                payloads.write(new BoxSetUp(id(yard), code, position, school, BuilderSchool.EXCEPTIONAL_LOAD)), owner);
+        LocalDate day = LocalDate.of(2026, 4, 20);
+        add(day, new HiveDeed.SetUp(id(code), id(yard), code, position, Purpose.BUILDER,
+                List.of(Box.brood(id(code + " box"), NUC_FORMAT, BUILDER_FRAMES))), owner);
+        add(day, new RearingDeed.BuilderRun(id(code), school, BuilderSchool.EXCEPTIONAL_LOAD), owner);
     }
 
     private DemoColonies.Book colonies() {
         return new DemoColonies.Book() {
             @Override
-            public void colony(String code, String yard, int position, int frames, String format) {
-                add(SubjectKind.COLONY, id(code), LocalDate.of(2026, 4, 6), EntryKind.COLONY_SET_UP,
-                        payloads.write(new ColonySetUp(id(yard), code, position, frames, format,
-                                code.equals("H 1") ? id("Runa") : code.equals("H 11") ? id("Selva") : null,
-                                code.equals("H 3") || code.equals("H 11") || code.equals("H 8")
-                                        ? LocalDate.of(2026, 4, 16)
-                                        : null)),
-                        owner);
+            public UUID hive(String code) {
+                return id(code);
             }
 
             @Override
-            public void entry(String code, LocalDate day, EntryKind kind, Detail detail) {
-                add(SubjectKind.COLONY, id(code), day, kind, payloads.write(detail),
-                        entries.size() % 3 == 0 ? crew : owner);
+            public UUID yard(String name) {
+                return id(name);
+            }
+
+            @Override
+            public UUID box(String code, int level) {
+                return id(code + " box " + level);
+            }
+
+            @Override
+            public void entry(LocalDate day, Deed deed) {
+                add(day, deed, entries.size() % 3 == 0 ? crew : owner);
             }
         };
     }
 
     private void breeder(String name, String code, int year) {
-        add(SubjectKind.QUEEN, id(name), LocalDate.of(2026, 4, 1), EntryKind.KNOWN,
-                payloads.write(new KnownQueen(code, name, true, null, Stage.JUDGED, year,
-                        name.equals("Tessa") ? "Scree" : name.equals("Orla") ? "Birch" : "Larch")),
-                owner);
-        queen(id(name), LocalDate.of(2026, 4, 1), EntryKind.MARKED,
-                Detail.ofMark(MarkingScheme.INTERNATIONAL.colourOf(year), ""));
+        LocalDate day = LocalDate.of(2026, 4, 1);
+        add(day, new QueenDeed.Known(id(name), code, name, true, Optional.empty(), Stage.JUDGED, year,
+                name.equals("Tessa") ? "Scree" : name.equals("Orla") ? "Birch" : "Larch"), owner);
+        queen(day, new QueenDeed.Marked(id(name), MarkingScheme.INTERNATIONAL.colourOf(year), ""));
+        String hive = name.equals("Runa") ? "H 1" : name.equals("Selva") ? "H 11" : "";
+        if (!hive.isEmpty()) {
+            add(LocalDate.of(2026, 4, 6), new QueenDeed.Placed(id(name), id(hive), GivenAs.LAYING_QUEEN,
+                    Optional.empty(), false), owner);
+        }
     }
 
-    private void queen(UUID queen, LocalDate day, EntryKind kind, Detail detail) {
-        entry(SubjectKind.QUEEN, queen, day, kind, detail, entries.size() % 3 == 0 ? crew : owner);
+    private void seen(UUID queen, LocalDate day, Sight sight) {
+        queen(day, new QueenDeed.Seen(queen, sight));
     }
 
-    private void entry(SubjectKind subjectKind, UUID subject, LocalDate day, EntryKind kind, Detail detail, UUID by) {
-        add(subjectKind, subject, day, kind, payloads.write(detail), by);
+    private void queen(LocalDate day, QueenDeed deed) {
+        add(day, deed, entries.size() % 3 == 0 ? crew : owner);
     }
 
-    private void add(SubjectKind subjectKind, UUID subject, LocalDate day, EntryKind kind, String detail, UUID by) {
+    private void add(LocalDate day, Deed deed, UUID by) {
         var happened = day.atTime(LocalTime.of(9, entries.size() % 60)).atZone(ZONE);
-        Instant recorded = happened.plusMinutes(2).toInstant();
-        entries.add(new JournalEntry(id("entry " + entries.size()), happened, recorded, by, subjectKind, subject, kind,
-                detail, null));
+        entries.add(new NewEntry(id("entry " + entries.size()), happened, happened.plusMinutes(2).toInstant(), by, deed,
+                Optional.empty()));
     }
 
     private UUID id(String name) {

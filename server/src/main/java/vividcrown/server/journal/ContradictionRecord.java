@@ -1,57 +1,53 @@
 package vividcrown.server.journal;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.IdClass;
 import jakarta.persistence.Table;
 import java.io.Serializable;
 import java.util.UUID;
+import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
+import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.reason.Sentence;
 
-/** An entry flagged as clashing with what was known. */
+/** An entry flagged as clashing with what was known, as key and arguments. */
 @Entity
 @Table(name = "contradiction")
 @IdClass(ContradictionRecord.Key.class)
-public class ContradictionRecord {
+class ContradictionRecord {
 
-    /** @param foundIn {@link FoundIn} */
-    public record Key(UUID entryId, FoundIn foundIn) implements Serializable {
-    }
-
-    /** Within one queen's record, or between two queens in one nuc. */
-    public enum FoundIn {
-        LIFE, NUC
+    record Key(UUID entryId, UUID subjectId, String foundIn) implements Serializable {
     }
 
     @Id
     private UUID entryId;
     @Id
-    @Enumerated(EnumType.STRING)
-    private FoundIn foundIn;
+    private UUID subjectId;
+    @Id
+    private String foundIn;
     @TenantId
     private @Nullable UUID operationId;
-    private UUID subjectId;
+    @JdbcTypeCode(SqlTypes.JSON)
     private String clash;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected ContradictionRecord() {
     }
 
-    public ContradictionRecord(UUID entryId, FoundIn foundIn, UUID subjectId, String clash) {
+    ContradictionRecord(UUID entryId, UUID subjectId, String foundIn, Sentence clash) {
         this.entryId = entryId;
-        this.foundIn = foundIn;
         this.subjectId = subjectId;
-        this.clash = clash;
+        this.foundIn = foundIn;
+        this.clash = DeedJson.MAPPER.writeValueAsString(clash);
     }
 
-    public UUID entryId() {
+    UUID entryId() {
         return entryId;
     }
 
-    public String clash() {
-        return clash;
+    Sentence clash() {
+        return DeedJson.MAPPER.readValue(clash, Sentence.class);
     }
 }

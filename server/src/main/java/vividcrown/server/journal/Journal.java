@@ -4,31 +4,47 @@ import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.data.domain.Limit;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
-import vividcrown.core.journal.Corrections;
 
 /** The entries of the operation. */
-public interface Journal extends JpaRepository<JournalEntry, UUID> {
+interface Journal extends JpaRepository<JournalEntry, UUID> {
 
-    List<JournalEntry> findBySubjectIdOrderBySequence(UUID subject);
-
-    List<JournalEntry> findBySubjectIdInOrderBySequence(Collection<UUID> subjects);
-
-    @Query("""
-            select e from JournalEntry e where e.happenedOn = :day and e.kind = :kind
-            and not exists (select c from JournalEntry c where c.corrects = e.id)
-            """)
-    List<JournalEntry> standingOn(LocalDate day, EntryKind kind);
-
-    @Query("""
-            select e.subjectId from JournalEntry e where e.subjectKind = :kind
-            group by e.subjectId order by min(e.sequence)
-            """)
-    List<UUID> subjects(SubjectKind kind);
-
-    /** What stands of a subject's record after corrections. */
-    default List<JournalEntry> standing(UUID subject) {
-        return Corrections.standing(findBySubjectIdOrderBySequence(subject));
+    /** An entry beside one thing that it touches, and as what. */
+    record OfSubject(UUID subject, String role, JournalEntry entry) {
     }
+
+    /** What bears on these things, in order of recording; what merely mentions them is left out. */
+    @Query("""
+            select new vividcrown.server.journal.Journal$OfSubject(s.subjectId, s.role, e)
+            from JournalSubject s join JournalEntry e on e.id = s.entryId
+            where s.subjectId in :subjects and s.role <> 'CONTEXT' and e.happenedOn >= :since
+            """)
+    List<OfSubject> bearingOn(Collection<UUID> subjects, LocalDate since);
+
+    /** The newest that touch a thing, mentions too. */
+    @Query("""
+            select e from JournalEntry e where e.id in (select s.entryId from JournalSubject s where s.subjectId = :subject)
+            order by e.sequence desc
+            """)
+    List<JournalEntry> newest(UUID subject, Limit limit);
+
+    @Query("select s from JournalSubject s where s.entryId in :entries")
+    List<JournalSubject> subjectsOf(Collection<UUID> entries);
+
+    @Query("select e.corrects from JournalEntry e where e.corrects in :entries")
+    List<UUID> corrected(Collection<UUID> entries);
+
+    /** Things of a kind, a page at a time. */
+    @NativeQuery("""
+            select distinct subject_id from journal_subject
+            where operation_id = current_operation() and subject_kind = :kind and role <> 'CONTEXT' and subject_id > :after
+            order by subject_id limit :most
+            """)
+    List<UUID> subjects(String kind, UUID after, int most);
+
+    @NativeQuery("select nextval('journal_sequence') from generate_series(1, :count)")
+    List<Long> nextSequences(int count);
 }

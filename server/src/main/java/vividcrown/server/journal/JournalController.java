@@ -1,88 +1,123 @@
 package vividcrown.server.journal;
 
+import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.time.ZonedDateTime;
+import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
-import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Limit;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.journal.Corrections;
+import tools.jackson.databind.JsonNode;
 import vividcrown.server.person.People;
+import vividcrown.server.problem.Refusal;
 
-/** What people tap: entries in, the record of one subject out. */
+/** The record: deeds in, what is known of one thing out. */
 @RestController
 @RequestMapping("/api/v1/journal")
 class JournalController {
 
     /**
      * @param id UUID version 7, made on the device that records; sending the same id twice records once
-     * @param happenedAt when it was seen or done, with the offset of the place
-     * @param corrects the entry that this one takes the place of, of the same subject
+     * @param happenedAt when it was seen or done, with the offset of the place; not before 2000, not ahead
+     * @param deed what was seen or done: {@code kind} and the parts that its kind needs
+     * @param corrects the entry that this one takes the place of; it has a thing in common with it
      */
-    record Entry(@NotNull UUID id, @NotNull ZonedDateTime happenedAt, @NotNull SubjectKind subjectKind,
-            @NotNull UUID subjectId, @NotNull EntryKind kind, @Nullable @Valid Detail detail, @Nullable UUID corrects) {
+    record TellEntry(@NotNull UUID id, @NotNull ZonedDateTime happenedAt,
+            @NotNull @Schema(ref = "#/components/schemas/Deed") JsonNode deed, @Nullable UUID corrects) {
     }
 
     /** @param keepContradictions keep entries that clash with what is known, flagged, instead of refusing them */
-    record Entries(@NotEmpty @Size(max = 500) List<@Valid Entry> entries, @Nullable Boolean keepContradictions) {
+    record TellEntries(@NotEmpty @Size(max = 500) List<@Valid TellEntry> entries,
+            @Nullable Boolean keepContradictions) {
     }
 
-    /** @param recorded ids that were new; the others had been sent before */
-    record Recorded(List<UUID> recorded) {
+    /**
+     * Every entry that was sent is in one of the two: only then is it safe.
+     *
+     * @param recorded ids that were new
+     * @param known ids that had been recorded before
+     */
+    record RecordedEntries(List<UUID> recorded, List<UUID> known) {
     }
 
     /**
      * @param stands false if corrected or withdrawn since
      * @param clash what it clashes with, if anything
      */
-    record Line(UUID id, ZonedDateTime happenedAt, Instant recordedAt, String by, EntryKind kind, Detail detail,
-            @Nullable UUID corrects, boolean stands, @Nullable String clash) {
+    record JournalLine(UUID id, ZonedDateTime happenedAt, Instant recordedAt, String by,
+            @Schema(ref = "#/components/schemas/Deed") JsonNode deed, @Nullable UUID corrects, boolean stands,
+            @Nullable String clash) {
     }
 
-    private final Tapping tapping;
+    private final Desk desk;
     private final Journal journal;
+    private final Deeds deeds;
     private final Contradictions contradictions;
-    private final Payloads payloads;
     private final People people;
 
-    JournalController(Tapping tapping, Journal journal, Contradictions contradictions, Payloads payloads,
-            People people) {
-        this.tapping = tapping;
+    JournalController(Desk desk, Journal journal, Deeds deeds, Contradictions contradictions, People people) {
+        this.desk = desk;
         this.journal = journal;
+        this.deeds = deeds;
         this.contradictions = contradictions;
-        this.payloads = payloads;
         this.people = people;
     }
 
     @PostMapping
-    Recorded record(@Valid @RequestBody Entries asked) {
-        return new Recorded(tapping.record(asked.entries(), Boolean.TRUE.equals(asked.keepContradictions())));
+    @Operation(operationId = "recordDeeds", summary = "Record what was seen and done", description = """
+            All of them or none. 422: something must be changed, each finding says what. 409: an entry clashes with what is
+            known; change it, or send again with keepContradictions. Safe to send again: an id is recorded once.""")
+    RecordedEntries record(@Valid @RequestBody TellEntries asked) {
+        List<Refusal.Finding> findings = new ArrayList<>();
+        List<Desk.Told> told = new ArrayList<>();
+        for (TellEntry entry : asked.entries()) {
+            try {
+                told.add(new Desk.Told(entry.id(), entry.happenedAt(), deeds.asked(entry.deed()),
+                        Optional.ofNullable(entry.corrects())));
+            } catch (Deeds.Unreadable unreadable) {
+                unreadable.faults().forEach(fault -> findings
+                        .add(new Refusal.Finding("entries." + entry.id() + ".deed", fault.toString())));
+            }
+        }
+        if (!findings.isEmpty()) {
+            throw Refusal.invalid(findings);
+        }
+        Recorder.Recorded recorded = desk.take(told, Boolean.TRUE.equals(asked.keepContradictions()));
+        return new RecordedEntries(recorded.fresh(), recorded.known());
     }
 
     @GetMapping
-    List<Line> of(@RequestParam UUID subject) {
-        List<JournalEntry> entries = journal.findBySubjectIdOrderBySequence(subject);
-        Map<UUID, ContradictionRecord> flags = contradictions.findBySubjectId(subject).stream()
-                .collect(Collectors.toMap(ContradictionRecord::entryId, Function.identity(), (first, _) -> first));
-        List<JournalEntry> standing = Corrections.standing(entries);
+    @Operation(operationId = "recordOf", summary = "What is recorded of one thing, the newest last")
+    @Transactional(readOnly = true)
+    public List<JournalLine> of(@RequestParam UUID subject,
+            @RequestParam(defaultValue = "200") @Min(1) @Max(1000) int most) {
+        List<JournalEntry> entries = journal.newest(subject, Limit.of(most)).reversed();
+        List<UUID> ids = entries.stream().map(JournalEntry::id).toList();
+        Map<UUID, String> clashes = contradictions.of(ids);
+        Set<UUID> corrected = new HashSet<>(journal.corrected(ids));
         Map<UUID, String> names = people.names();
-        return entries.stream()
-                .map(entry -> new Line(entry.id(), entry.happenedAt(), entry.recordedAt(),
-                        names.getOrDefault(entry.recordedBy(), "?"), entry.kind(), payloads.read(entry, Detail.class),
-                        entry.corrects().orElse(null), standing.contains(entry),
-                        flags.containsKey(entry.id()) ? flags.get(entry.id()).clash() : null))
-                .toList();
+        return entries.stream().map(entry -> new JournalLine(entry.id(), entry.happenedAt(), entry.recordedAt(),
+                names.getOrDefault(entry.recordedBy(), "?"),
+                deeds.view(deeds.read(entry.kind(), entry.version(), entry.payload())), entry.corrects().orElse(null),
+                !entry.isWithdrawal() && !corrected.contains(entry.id()), clashes.get(entry.id()))).toList();
     }
 }

@@ -1,8 +1,6 @@
 package vividcrown.server.journal;
 
 import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Transient;
@@ -12,7 +10,7 @@ import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.Optional;
 import java.util.UUID;
-import org.hibernate.annotations.Generated;
+import org.hibernate.annotations.Immutable;
 import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
@@ -20,10 +18,11 @@ import org.jspecify.annotations.Nullable;
 import org.springframework.data.domain.Persistable;
 import vividcrown.core.journal.Corrections;
 
-/** One entry of the journal. Written once, never changed. */
+/** One entry of the record: a deed, when and by whom. Written once, never changed. */
 @Entity
+@Immutable
 @Table(name = "journal_entry")
-public class JournalEntry implements Corrections.Correctable, Persistable<UUID> {
+class JournalEntry implements Corrections.Correctable, Persistable<UUID> {
     @Id
     private UUID id;
     @TenantId
@@ -33,15 +32,11 @@ public class JournalEntry implements Corrections.Correctable, Persistable<UUID> 
     private String zone;
     private Instant recordedAt;
     private UUID recordedBy;
-    @Enumerated(EnumType.STRING)
-    private SubjectKind subjectKind;
-    private UUID subjectId;
-    @Enumerated(EnumType.STRING)
-    private EntryKind kind;
+    private String kind;
+    private int version;
     @JdbcTypeCode(SqlTypes.JSON)
-    private String detail;
+    private String payload;
     private @Nullable UUID corrects;
-    @Generated
     private long sequence;
     @Transient
     private boolean isNew;
@@ -53,21 +48,22 @@ public class JournalEntry implements Corrections.Correctable, Persistable<UUID> 
     /**
      * @param id made by whoever recorded it
      * @param happened when, by the clock of the place
-     * @param detail JSON
+     * @param payload JSON
+     * @param sequence order of recording
      */
-    public JournalEntry(UUID id, ZonedDateTime happened, Instant recordedAt, UUID recordedBy, SubjectKind subjectKind,
-            UUID subjectId, EntryKind kind, String detail, @Nullable UUID corrects) {
+    JournalEntry(UUID id, ZonedDateTime happened, Instant recordedAt, UUID recordedBy, String kind, int version,
+            String payload, Optional<UUID> corrects, long sequence) {
         this.id = id;
         this.happenedAt = happened.toInstant();
         this.happenedOn = happened.toLocalDate();
         this.zone = happened.getZone().getId();
         this.recordedAt = recordedAt;
         this.recordedBy = recordedBy;
-        this.subjectKind = subjectKind;
-        this.subjectId = subjectId;
         this.kind = kind;
-        this.detail = detail;
-        this.corrects = corrects;
+        this.version = version;
+        this.payload = payload;
+        this.corrects = corrects.orElse(null);
+        this.sequence = sequence;
         this.isNew = true;
     }
 
@@ -86,37 +82,32 @@ public class JournalEntry implements Corrections.Correctable, Persistable<UUID> 
         return isNew;
     }
 
-    public ZonedDateTime happenedAt() {
+    ZonedDateTime happenedAt() {
         return happenedAt.atZone(ZoneId.of(zone));
     }
 
-    public LocalDate happenedOn() {
+    LocalDate happenedOn() {
         return happenedOn;
     }
 
-    public Instant recordedAt() {
+    Instant recordedAt() {
         return recordedAt;
     }
 
-    public UUID recordedBy() {
+    UUID recordedBy() {
         return recordedBy;
     }
 
-    public SubjectKind subjectKind() {
-        return subjectKind;
-    }
-
-    public UUID subjectId() {
-        return subjectId;
-    }
-
-    public EntryKind kind() {
+    String kind() {
         return kind;
     }
 
-    /** As JSON. */
-    public String detail() {
-        return detail;
+    int version() {
+        return version;
+    }
+
+    String payload() {
+        return payload;
     }
 
     @Override
@@ -126,7 +117,7 @@ public class JournalEntry implements Corrections.Correctable, Persistable<UUID> 
 
     @Override
     public boolean isWithdrawal() {
-        return kind == EntryKind.WITHDRAWN;
+        return kind.equals(Deeds.WITHDRAWN);
     }
 
     @Override

@@ -1,24 +1,42 @@
 package vividcrown.server.journal;
 
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
 
 /**
- * Makes the rows of one kind of subject from its journal. The same entries give the same rows, whatever was there
- * before: a rebuild relies on it.
+ * Makes a feature's rows of the record. The same entries give the same rows, whatever was there before and in whatever
+ * chunks they come: a rebuild relies on it.
  */
 public interface Projector {
 
+    /** Whose record it reads. Projectors run in the order of their {@code @Order}. */
     SubjectKind subjectKind();
 
-    /** Makes the subject's rows, and those that hang on them, anew. */
-    void project(UUID subject);
+    /**
+     * Makes the rows of these things, and those that hang on them, anew.
+     *
+     * @param records what stands of each thing's record, in order of recording; empty lists where nothing stands any more
+     */
+    void project(Map<UUID, List<Entry>> records);
 
-    /** The same for many; a projector may do better than one after the other. */
-    default void projectAll(List<UUID> subjects) {
-        subjects.forEach(this::project);
+    /** Throws every row away that it makes. */
+    void clear();
+
+    /** Which of these things are known, so that deeds can be recorded of them. */
+    Set<UUID> existing(Collection<UUID> subjects);
+
+    /** In a rebuild: which of these things have their rows already, because another thing's rows brought them along. */
+    default Set<UUID> madeWithOthers(Collection<UUID> subjects) {
+        return Set.of();
     }
 
-    /** Whether the subject is known, so that entries can be made about it. */
-    boolean exists(UUID subject);
+    /** It only adds to what another projector makes: whether a thing is known is not its to say. */
+    default boolean isSecond() {
+        return false;
+    }
 }

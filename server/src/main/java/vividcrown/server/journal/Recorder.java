@@ -3,110 +3,155 @@ package vividcrown.server.journal;
 import jakarta.persistence.EntityManager;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
-import vividcrown.server.operation.CurrentOperation;
+import vividcrown.core.journal.Role;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.journal.Touch;
 import vividcrown.server.problem.Refusal;
 
 /**
- * The one way into the journal: writes entries and, in the same transaction, the rows computed from them. Writers of one
- * operation take turns, so that two people at one box cannot both be first.
+ * The one way into the record: writes entries and, in the same transaction, the rows computed from them. Writers of one
+ * operation take turns, so that two people at one hive cannot both be first.
  */
 @Service
 public class Recorder {
 
+    /** PostgreSQL takes 65,535 parameters; rows of a thing take a few each. */
+    static final int AT_ONCE = 1_000;
+
     private final Journal journal;
+    private final JournalSubjects subjects;
+    private final Records records;
     private final Contradictions contradictions;
-    private final Map<SubjectKind, Projector> projectors;
-    private final JdbcClient jdbc;
+    private final Deeds deeds;
+    private final List<Projector> projectors;
+    private final Turns turns;
     private final EntityManager entities;
 
-    Recorder(Journal journal, Contradictions contradictions, List<Projector> projectors, JdbcClient jdbc,
-            EntityManager entities) {
+    Recorder(Journal journal, JournalSubjects subjects, Records records, Contradictions contradictions, Deeds deeds,
+            List<Projector> projectors, Turns turns, EntityManager entities) {
         this.journal = journal;
+        this.subjects = subjects;
+        this.records = records;
         this.contradictions = contradictions;
-        this.projectors = new EnumMap<>(
-                projectors.stream().collect(Collectors.toMap(Projector::subjectKind, Function.identity())));
-        this.jdbc = jdbc;
+        this.deeds = deeds;
+        this.projectors = List.copyOf(projectors);
+        this.turns = turns;
         this.entities = entities;
     }
 
-    /** Waits until no other writer of this operation is at work, until the transaction ends. */
-    @Transactional(propagation = Propagation.MANDATORY)
-    public void takeTurn() {
-        jdbc.sql("select pg_advisory_xact_lock(hashtextextended(?, 0))").param(CurrentOperation.require().toString())
-                .query((row, _) -> row).list();
+    /** @param fresh entries that were new; @param known those that had been recorded before */
+    public record Recorded(List<UUID> fresh, List<UUID> known) {
     }
 
-    public boolean exists(SubjectKind kind, UUID subject) {
-        return projectors.get(kind).exists(subject);
+    /** Which of these things are known. */
+    public Set<UUID> existing(SubjectKind kind, Collection<UUID> things) {
+        return projectors.stream().filter(one -> one.subjectKind().equals(kind) && !one.isSecond())
+                .map(one -> one.existing(things)).flatMap(Set::stream).collect(Collectors.toSet());
+    }
+
+    /** Whether anybody keeps rows of such things. */
+    boolean isKept(SubjectKind kind) {
+        return projectors.stream().anyMatch(one -> one.subjectKind().equals(kind));
     }
 
     /**
      * Adds entries; those whose id is known already are passed over, so sending twice records once.
      *
      * @param keepContradictions keep and flag entries that clash with what is known, instead of refusing all
-     * @return the ids of the entries that were new
      */
     @Transactional
-    public List<UUID> record(List<JournalEntry> entries, boolean keepContradictions) {
-        takeTurn();
-        Set<UUID> known = journal.findAllById(entries.stream().map(JournalEntry::id).toList()).stream()
-                .map(JournalEntry::id).collect(Collectors.toSet());
-        List<JournalEntry> fresh = entries.stream().filter(entry -> known.add(entry.id())).toList();
-        journal.saveAllAndFlush(fresh);
-        // The order of recording is given by the database.
-        entities.clear();
-        projectSubjects(fresh);
-        if (!keepContradictions) {
-            refuseContradictions(fresh);
-        }
-        return fresh.stream().map(JournalEntry::id).toList();
-    }
-
-    private void projectSubjects(Collection<JournalEntry> entries) {
-        for (SubjectKind kind : SubjectKind.values()) {
-            Set<UUID> subjects = entries.stream().filter(entry -> entry.subjectKind() == kind)
-                    .map(JournalEntry::subjectId).collect(Collectors.toCollection(LinkedHashSet::new));
-            if (!subjects.isEmpty()) {
-                projectors.get(kind).projectAll(new ArrayList<>(subjects));
+    public Recorded record(List<NewEntry> entries, boolean keepContradictions) {
+        turns.take();
+        Set<UUID> known = known(entries.stream().map(NewEntry::id).toList());
+        Set<UUID> taken = new HashSet<>(known);
+        List<NewEntry> fresh = entries.stream().filter(entry -> taken.add(entry.id())).toList();
+        if (!fresh.isEmpty()) {
+            List<Touch> touched = save(fresh);
+            project(touched);
+            if (!keepContradictions) {
+                refuseContradictions(fresh);
             }
         }
+        return new Recorded(fresh.stream().map(NewEntry::id).toList(), List.copyOf(known));
     }
 
-    private void refuseContradictions(List<JournalEntry> fresh) {
-        List<UUID> ids = fresh.stream().map(JournalEntry::id).toList();
-        List<Refusal.Finding> findings = contradictions.findByEntryIdIn(ids).stream()
-                .map(flag -> new Refusal.Finding("entries." + flag.entryId(), flag.clash())).toList();
+    /** Which of these ids are in the record already. */
+    Set<UUID> known(List<UUID> ids) {
+        return journal.findAllById(ids).stream().map(JournalEntry::id).collect(Collectors.toSet());
+    }
+
+    /** What an entry touches, and what is touched by the one it corrects: both are to be made anew. */
+    private List<Touch> save(List<NewEntry> fresh) {
+        List<Long> sequences = journal.nextSequences(fresh.size());
+        Map<UUID, List<Touch>> corrected = corrected(fresh);
+        List<JournalEntry> rows = new ArrayList<>();
+        List<JournalSubject> touches = new ArrayList<>();
+        List<Touch> all = new ArrayList<>();
+        for (int index = 0; index < fresh.size(); index++) {
+            NewEntry entry = fresh.get(index);
+            long sequence = sequences.get(index);
+            DeedKind<?> kind = deeds.kindOf(entry.deed());
+            rows.add(new JournalEntry(entry.id(), entry.happenedAt(), entry.recordedAt(), entry.by(), kind.name(),
+                    kind.version(), deeds.write(entry.deed()), entry.corrects(), sequence));
+            Set<Touch> touched = new LinkedHashSet<>(entry.deed().touches());
+            entry.corrects().ifPresent(one -> corrected.getOrDefault(one, List.of()).stream()
+                    .filter(touch -> touched.stream().noneMatch(own -> own.id().equals(touch.id())
+                            && !own.role().equals(Role.CONTEXT)))
+                    .forEach(touch -> touched.add(new Touch(touch.kind(), touch.id(), Role.CORRECTED))));
+            touched.forEach(touch -> touches.add(new JournalSubject(entry.id(), touch, sequence)));
+            corrected.put(entry.id(), List.copyOf(touched));
+            all.addAll(touched);
+        }
+        journal.saveAllAndFlush(rows);
+        subjects.saveAllAndFlush(touches);
+        entities.clear();
+        return all;
+    }
+
+    private Map<UUID, List<Touch>> corrected(List<NewEntry> fresh) {
+        List<UUID> ids = fresh.stream().flatMap(entry -> entry.corrects().stream()).toList();
+        Map<UUID, List<Touch>> corrected = new LinkedHashMap<>();
+        if (!ids.isEmpty()) {
+            journal.subjectsOf(ids).stream().filter(one -> !one.touch().role().equals(Role.CONTEXT))
+                    .forEach(one -> corrected.computeIfAbsent(one.entryId(), _ -> new ArrayList<>()).add(one.touch()));
+        }
+        return corrected;
+    }
+
+    private void project(List<Touch> touched) {
+        Map<SubjectKind, Set<UUID>> byKind = new LinkedHashMap<>();
+        touched.stream().filter(touch -> !touch.role().equals(Role.CONTEXT))
+                .forEach(touch -> byKind.computeIfAbsent(touch.kind(), _ -> new LinkedHashSet<>()).add(touch.id()));
+        for (Projector projector : projectors) {
+            Set<UUID> things = byKind.getOrDefault(projector.subjectKind(), Set.of());
+            chunks(List.copyOf(things)).forEach(chunk -> projector.project(records.standing(chunk)));
+        }
+    }
+
+    static List<List<UUID>> chunks(List<UUID> all) {
+        List<List<UUID>> chunks = new ArrayList<>();
+        for (int from = 0; from < all.size(); from += AT_ONCE) {
+            chunks.add(all.subList(from, Math.min(from + AT_ONCE, all.size())));
+        }
+        return chunks;
+    }
+
+    private void refuseContradictions(List<NewEntry> fresh) {
+        Map<UUID, String> clashes = contradictions.of(fresh.stream().map(NewEntry::id).toList());
+        List<Refusal.Finding> findings = fresh.stream().filter(entry -> clashes.containsKey(entry.id()))
+                .map(entry -> new Refusal.Finding("entries." + entry.id(), clashes.get(entry.id()))).toList();
         if (!findings.isEmpty()) {
             throw Refusal.contradiction(findings);
-        }
-    }
-
-    /** Throws every computed row of the operation away and makes it again from the journal. */
-    @Transactional
-    public void rebuild() {
-        takeTurn();
-        for (String table : List.of("contradiction", "order_queen", "queen_order", "settings", "graft_tally", "colony",
-                "nuc", "queen", "graft",
-                "builder",
-                "yard")) {
-            jdbc.sql("delete from " + table).update();
-        }
-        entities.clear();
-        for (SubjectKind kind : SubjectKind.values()) {
-            projectors.get(kind).projectAll(journal.subjects(kind));
-            entities.flush();
         }
     }
 }

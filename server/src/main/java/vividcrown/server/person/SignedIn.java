@@ -4,6 +4,7 @@ import java.io.Serializable;
 import java.security.Principal;
 import java.util.UUID;
 import org.springframework.security.core.context.SecurityContextHolder;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.problem.Refusal;
 
 /** Who is signed in; kept in the session. */
@@ -27,9 +28,9 @@ public record SignedIn(UUID id, UUID operationId, String name, Role role)
     }
 
     /** @throws Refusal if a crew member asks for what is the owner's to do */
-    public static void requireOwner(String what) {
+    public static void requireOwner() {
         if (require().role() != Role.OWNER) {
-            throw Refusal.forbidden("Only the owner can %s. Ask the owner to do it.".formatted(what));
+            throw Refusal.forbidden(Sentence.of("refusal.ownerOnly"));
         }
     }
 }

@@ -1,7 +1,10 @@
 package vividcrown.server.problem;
 
 import java.util.List;
+import java.util.UUID;
 import org.springframework.http.HttpStatus;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.reason.Sentence;
 
 /** A request that is refused, with everything that is wrong with it at once. Sent as problem details. */
 public class Refusal extends RuntimeException {
@@ -32,17 +35,32 @@ public class Refusal extends RuntimeException {
         return invalid(List.of(new Finding(field, message)));
     }
 
+    /** @param why what is wrong and what to change, in the catalogue */
+    public static Refusal invalid(String field, Sentence why) {
+        return invalid(field, why.toString());
+    }
+
     /** The entries clash with what is known: change them, or send again with keepContradictions. */
     public static Refusal contradiction(List<Finding> findings) {
         return new Refusal(HttpStatus.CONFLICT, "contradiction", findings);
     }
 
-    public static Refusal notFound(String message) {
-        return new Refusal(HttpStatus.NOT_FOUND, "not-found", List.of(new Finding("", message)));
+    public static Refusal notFound(Sentence why) {
+        return new Refusal(HttpStatus.NOT_FOUND, "not-found", List.of(new Finding("", why.toString())));
     }
 
-    public static Refusal forbidden(String message) {
-        return new Refusal(HttpStatus.FORBIDDEN, "forbidden", List.of(new Finding("", message)));
+    /** There is no such thing in the operation. */
+    public static Refusal notHere(SubjectKind kind, UUID id) {
+        return notFound(Sentence.of("refusal.notHere", Sentence.of("subject." + kind.name()), id.toString()));
+    }
+
+    /** There is too much to do at the moment: come again. */
+    public static Refusal busy(Sentence why) {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, "busy", List.of(new Finding("", why.toString())));
+    }
+
+    public static Refusal forbidden(Sentence why) {
+        return new Refusal(HttpStatus.FORBIDDEN, "forbidden", List.of(new Finding("", why.toString())));
     }
 
     public static Refusal signInFailed(String message) {

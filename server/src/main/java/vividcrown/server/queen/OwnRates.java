@@ -1,6 +1,7 @@
 package vividcrown.server.queen;
 
 import java.util.Collection;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -25,9 +26,15 @@ public class OwnRates {
                 count(*) filter (where emerged_seen_on is not null and eggs_seen_on is not null
                     and drone_brood_seen_on is null)
             from queen where graft_id in (:grafts) group by graft_id
-            on conflict (graft_id) do update set counted = excluded.counted, took = excluded.took,
-                judged = excluded.judged, sound = excluded.sound, checked = excluded.checked,
-                emerged = excluded.emerged, settled = excluded.settled, mated = excluded.mated
+            """;
+    private static final String MATING_TALLY = """
+            insert into mating_tally (graft_id, yard_id, operation_id, settled, mated)
+            select q.graft_id, coalesce(h.yard_id, '00000000-0000-0000-0000-000000000000'), current_operation(), count(*),
+                count(*) filter (where q.eggs_seen_on is not null and q.drone_brood_seen_on is null)
+            from queen q left join hive h on h.id = q.hive_id
+            where q.graft_id in (:grafts) and q.emerged_seen_on is not null
+                and (q.eggs_seen_on is not null or q.drone_brood_seen_on is not null or q.ended_on is not null)
+            group by 1, 2
             """;
     private static final String COUNTS = """
             select coalesce(sum(counted), 0) as counted, coalesce(sum(took), 0) as took,
@@ -74,11 +81,20 @@ public class OwnRates {
         return jdbc.sql(COUNTS).query(Counts.class).single();
     }
 
+    void clear() {
+        jdbc.sql("delete from graft_tally").update();
+        jdbc.sql("delete from mating_tally").update();
+    }
+
     /** Counts the queens of these batches again, after their rows have changed. */
     void recount(Collection<UUID> grafts) {
         var all = grafts.stream().distinct().toList();
         for (int from = 0; from < all.size(); from += AT_ONCE) {
-            jdbc.sql(TALLY).param("grafts", all.subList(from, Math.min(from + AT_ONCE, all.size()))).update();
+            List<UUID> some = all.subList(from, Math.min(from + AT_ONCE, all.size()));
+            jdbc.sql("delete from graft_tally where graft_id in (:grafts)").param("grafts", some).update();
+            jdbc.sql("delete from mating_tally where graft_id in (:grafts)").param("grafts", some).update();
+            jdbc.sql(TALLY).param("grafts", some).update();
+            jdbc.sql(MATING_TALLY).param("grafts", some).update();
         }
     }
 }

@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.Stage;
@@ -27,7 +28,7 @@ import vividcrown.core.queen.Whereabouts;
 public class Queen {
 
     private enum Place {
-        BAR, INCUBATOR, NUC, ELSEWHERE
+        BAR, INCUBATOR, HIVE, ELSEWHERE
     }
 
     @Id
@@ -47,9 +48,10 @@ public class Queen {
     private boolean alive;
     @Enumerated(EnumType.STRING)
     private Place whereabouts;
-    private @Nullable UUID nucId;
+    private @Nullable UUID hiveId;
     private @Nullable UUID placedBy;
     private long placedSequence;
+    private boolean placedBeside;
     private @Nullable Integer cage;
     private int emergenceYear;
     private String mark;
@@ -85,10 +87,19 @@ public class Queen {
         return queen;
     }
 
-    static Queen ofKnown(UUID id, KnownQueen known) {
-        Queen queen = new Queen(id, known.code(), known.name(), known.mother(), known.breeder());
-        queen.line = known.line();
-        return queen;
+    static Queen ofKnown(QueenDeed.Known known) {
+        return new Queen(known.queen(), known.code(), known.name(), known.mother().orElse(null), known.breeder())
+                .stated(known);
+    }
+
+    /** The last to speak of her is right. */
+    Queen stated(QueenDeed.Known known) {
+        code = known.code();
+        name = known.name();
+        motherId = known.mother().orElse(null);
+        breeder = known.breeder();
+        line = known.line().isEmpty() ? null : known.line();
+        return this;
     }
 
     private Queen(UUID id, String code, String name, @Nullable UUID mother, boolean breeder) {
@@ -102,7 +113,7 @@ public class Queen {
         this.mark = "";
     }
 
-    /** @param placing the last entry that put her into a nuc, empty if none did */
+    /** @param placing the last entry that put her into a hive, empty if none did */
     void write(QueenLife life, Optional<LifeEntry> placing, Optional<CullReason> cullReason) {
         stage = life.stage();
         alive = life.isAlive();
@@ -110,8 +121,10 @@ public class Queen {
         mark = life.mark();
         placedBy = placing.map(LifeEntry::id).orElse(null);
         placedSequence = placing.map(LifeEntry::sequence).orElse(0L);
-        nucId = placing.map(LifeEntry::event).map(QueenEvent.PlacedInNuc.class::cast)
-                .map(QueenEvent.PlacedInNuc::nuc).orElse(null);
+        placedBeside = placing.map(LifeEntry::event).map(QueenEvent.Placed.class::cast)
+                .map(QueenEvent.Placed::besideAnother).orElse(false);
+        hiveId = placing.map(LifeEntry::event).map(QueenEvent.Placed.class::cast)
+                .map(QueenEvent.Placed::hive).orElse(null);
         this.cullReason = cullReason.orElse(null);
         cage = null;
         switch (life.where()) {
@@ -120,7 +133,7 @@ public class Queen {
                 whereabouts = Place.INCUBATOR;
                 cage = number;
             }
-            case Whereabouts.InNuc _ -> whereabouts = Place.NUC;
+            case Whereabouts.InHive _ -> whereabouts = Place.HIVE;
             case Whereabouts.Elsewhere _ -> whereabouts = Place.ELSEWHERE;
         }
         for (Milestone milestone : Milestone.values()) {
@@ -144,7 +157,7 @@ public class Queen {
         return switch (whereabouts) {
             case BAR -> new Whereabouts.OnTheBar();
             case INCUBATOR -> new Whereabouts.InIncubator(Objects.requireNonNull(cage));
-            case NUC -> new Whereabouts.InNuc(Objects.requireNonNull(nucId));
+            case HIVE -> new Whereabouts.InHive(Objects.requireNonNull(hiveId));
             case ELSEWHERE -> new Whereabouts.Elsewhere();
         };
     }
@@ -224,9 +237,9 @@ public class Queen {
         return line != null ? line : name.isEmpty() ? code : name;
     }
 
-    /** The nuc she is in, or the last she was in. */
-    public Optional<UUID> nucId() {
-        return Optional.ofNullable(nucId);
+    /** The hive she is in, or the last she was in. */
+    public Optional<UUID> hiveId() {
+        return Optional.ofNullable(hiveId);
     }
 
     public Optional<Integer> cage() {

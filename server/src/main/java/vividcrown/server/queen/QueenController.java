@@ -9,6 +9,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.QueenDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.problem.Refusal;
 
@@ -34,7 +35,7 @@ class QueenController {
     @GetMapping("/{id}")
     QueenPage queen(@PathVariable UUID id) {
         Queen queen = queens.findById(id)
-                .orElseThrow(() -> Refusal.notFound("There is no queen with this id. Search for her code instead."));
+                .orElseThrow(() -> Refusal.notHere(QueenDeed.QUEEN, id));
         List<Queen> daughters = queens.daughters(id);
         return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), daughters.size(),
                 (int) daughters.stream().filter(one -> one.life().has(Milestone.EGGS_SEEN))

@@ -21,37 +21,29 @@ import vividcrown.core.queen.QueenOutlook;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Thread;
 import vividcrown.core.queen.Whereabouts;
-import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.reason.Sentence;
-import vividcrown.server.graft.Graft;
-import vividcrown.server.graft.Grafts;
-import vividcrown.server.settings.Settings;
+import vividcrown.core.settings.Settings;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
-import vividcrown.server.yard.Builder;
-import vividcrown.server.yard.Builders;
-import vividcrown.server.yard.Nuc;
-import vividcrown.server.yard.Nucs;
 
 /** Queens' rows together with what core expects of them today. */
 @Component
 public class QueenReader {
 
     private final Queens queens;
-    private final Grafts grafts;
-    private final Builders builders;
-    private final Nucs nucs;
+    private final Batches batches;
+    private final Hives hives;
     private final OwnRates rates;
     private final SettingsInForce settings;
 
-    QueenReader(Queens queens, Grafts grafts, Builders builders, Nucs nucs, OwnRates rates,
-            SettingsInForce settings) {
+    QueenReader(Queens queens, Batches batches, Hives hives, OwnRates rates, SettingsInForce settings) {
         this.queens = queens;
-        this.grafts = grafts;
-        this.builders = builders;
-        this.nucs = nucs;
+        this.batches = batches;
+        this.hives = hives;
         this.rates = rates;
         this.settings = settings;
     }
@@ -79,12 +71,12 @@ public class QueenReader {
     }
 
     public List<QueenView> view(List<Queen> rows, LocalDate today) {
-        Map<UUID, String> nucCodes = nucs.findAllById(ids(rows, Queen::nucId)).stream()
-                .collect(Collectors.toMap(Nuc::id, Nuc::code));
+        Map<UUID, String> hiveCodes = hives.findAllById(ids(rows, Queen::hiveId)).stream()
+                .collect(Collectors.toMap(Hive::id, Hive::code));
         Map<UUID, String> mothers = queens.findAllById(ids(rows, Queen::motherId)).stream()
                 .collect(Collectors.toMap(Queen::id, QueenReader::called));
         Settings own = settings.current();
-        return expect(rows, today).stream().map(one -> view(one, nucCodes, mothers, own, today)).toList();
+        return expect(rows, today).stream().map(one -> view(one, hiveCodes, mothers, own, today)).toList();
     }
 
     /** How people call her: by name where she has one. */
@@ -93,24 +85,20 @@ public class QueenReader {
     }
 
     private Map<UUID, GraftPlan> plans(List<Queen> rows) {
-        List<Graft> batches = grafts.findAllById(ids(rows, Queen::graftId));
-        Map<UUID, BuilderSchool> schools = builders
-                .findAllById(batches.stream().map(Graft::builderId).distinct().toList())
-                .stream().collect(Collectors.toMap(Builder::id, Builder::school));
-        return batches.stream()
-                .collect(Collectors.toMap(Graft::id, graft -> graft.plan(schools.get(graft.builderId()))));
+        return batches.of(ids(rows, Queen::graftId)).values().stream()
+                .collect(Collectors.toMap(Batches.Batch::graft, Batches.Batch::plan));
     }
 
-    private static QueenView view(Expected one, Map<UUID, String> nucCodes, Map<UUID, String> mothers,
+    private static QueenView view(Expected one, Map<UUID, String> hiveCodes, Map<UUID, String> mothers,
             Settings own, LocalDate today) {
         Queen queen = one.queen();
         QueenLife life = one.life();
         QueenOutlook outlook = one.outlook();
-        boolean inNuc = life.where() instanceof Whereabouts.InNuc;
-        UUID nuc = inNuc ? queen.nucId().orElseThrow() : null;
+        boolean inHive = life.where() instanceof Whereabouts.InHive;
+        UUID hive = inHive ? queen.hiveId().orElseThrow() : null;
         Optional<Due> due = outlook.due();
         return new QueenView(queen.id(), queen.code(), queen.name(), life.stage(), stageText(life.stage()),
-                life.isAlive(), nuc, inNuc ? nucCodes.get(nuc) : null, queen.cage().orElse(null),
+                life.isAlive(), hive, inHive ? hiveCodes.get(hive) : null, queen.cage().orElse(null),
                 queen.graftId().orElse(null), queen.bar(), queen.cup(), queen.motherId().orElse(null),
                 queen.motherId().map(mothers::get).orElse(null), life.emergenceYear(), life.mark(),
                 life.emergenceYear() == 0 ? null : own.scheme().colourOf(life.emergenceYear()),

@@ -17,7 +17,7 @@ import vividcrown.server.wire.SpanView;
  * A cell or queen as lists and pictures show her.
  *
  * @param stageText her stage in words
- * @param nuc code of the nuc she is in
+ * @param hive code of the hive she is in
  * @param cage incubator cage she is in
  * @param mark her mark in words, empty if none
  * @param colour the colour of her year, if the year is known
@@ -26,7 +26,7 @@ import vividcrown.server.wire.SpanView;
  * @param comesGood odds, 0 to 1, that a late one still lays worker eggs
  */
 public record QueenView(UUID id, String code, String name, Stage stage, String stageText, boolean alive,
-        @Nullable UUID nucId, @Nullable String nuc, @Nullable Integer cage, @Nullable UUID graftId, int bar, int cup,
+        @Nullable UUID hiveId, @Nullable String hive, @Nullable Integer cage, @Nullable UUID graftId, int bar, int cup,
         @Nullable UUID motherId, @Nullable String mother, int emergenceYear, String mark, @Nullable YearColour colour,
         @Nullable CullReason cullReason, boolean late, boolean overdue, @Nullable Double comesGood,
         @Nullable DueView due, ThreadView thread) {

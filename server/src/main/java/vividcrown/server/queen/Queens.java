@@ -1,10 +1,12 @@
 package vividcrown.server.queen;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
 
 public interface Queens extends JpaRepository<Queen, UUID> {
@@ -14,22 +16,43 @@ public interface Queens extends JpaRepository<Queen, UUID> {
 
     List<Queen> findByBreederTrueAndAliveTrueOrderByCode();
 
-    Optional<Queen> findByCode(String code);
-
-    /** Living cells and queens in mating nucs or in the incubator: whoever the round may concern. */
-    @Query("select q from Queen q where q.alive and q.whereabouts in (NUC, INCUBATOR)")
+    /** Living cells and queens in hives for mating and in the incubator. */
+    @Query("""
+            select q from Queen q where q.alive and (q.whereabouts = INCUBATOR or q.whereabouts = HIVE
+                and exists (select 1 from Hive h where h.id = q.hiveId and h.purpose in (MATING_NUC, MINI_NUC)))
+            """)
     List<Queen> atWork();
 
     /** Living cells that still hang on their bar. */
     @Query("select q from Queen q where q.graftId in :grafts and q.alive and q.whereabouts = BAR")
     List<Queen> onTheBar(Collection<UUID> grafts);
 
-    @Query("""
-            select q from Queen q where lower(q.code) like :pattern or lower(q.name) like :pattern
-            order by q.alive desc, q.code desc limit 50
+    /** @param pattern in small letters */
+    @NativeQuery("""
+            select * from queen where operation_id = current_operation() and lower(code || ' ' || name) like :pattern
+            order by alive desc, code desc limit 50
             """)
     List<Queen> search(String pattern);
 
     @Query("select q from Queen q where q.motherId = :mother order by q.code limit 500")
     List<Queen> daughters(UUID mother);
+
+    /** A queen and the hive she is in, or was last. */
+    record InHive(UUID queen, UUID hive) {
+    }
+
+    /** Queens that are, or were last, in these hives, and did not end before that day. */
+    @Query("""
+            select new vividcrown.server.queen.Queens$InHive(q.id, q.hiveId) from Queen q
+            where q.hiveId in :hives and (q.endedOn is null or q.endedOn >= :since)
+            """)
+    List<InHive> inHives(Collection<UUID> hives, LocalDate since);
+
+    /** Living queens in a hive, the last placed first. */
+    @Query("select q from Queen q where q.hiveId = :hive and q.alive and q.whereabouts = HIVE order by q.placedSequence desc")
+    List<Queen> livingIn(UUID hive);
+
+    /** Which of these codes are taken. */
+    @Query("select q.code from Queen q where q.code in :codes")
+    Set<String> codesAmong(Collection<String> codes);
 }

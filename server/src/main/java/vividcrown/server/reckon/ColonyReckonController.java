@@ -25,15 +25,14 @@ import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.settings.OwnFigure;
 import vividcrown.core.swarm.SwarmPlanner;
 import vividcrown.core.swarm.SwarmSchool;
 import vividcrown.core.swarm.SwarmSituation;
 import vividcrown.server.colony.ProofView;
 import vividcrown.server.colony.SwarmPlanView;
 import vividcrown.server.colony.VerdictView;
-import vividcrown.server.journal.CellsDetail;
 import vividcrown.server.problem.Refusal;
-import vividcrown.server.settings.OwnFigure;
 
 /**
  * What readings and events of one colony prove, what state it is in, what to do about its cells. Open to everybody,
@@ -52,11 +51,11 @@ class ColonyReckonController {
      * @param cells queen cells and cups by look and place; "none found" is QUEEN_CELLS in absent
      */
     record ReadingInput(@NotNull LocalDate day, @Nullable List<Sign> seen, @Nullable List<Sign> absent,
-            @Nullable List<@Valid CellsDetail> cells) {
+            @Nullable List<@Valid CellsInput> cells) {
 
         private Reading reading() {
             return new Reading(day, Set.copyOf(orNone(seen)), Set.copyOf(orNone(absent)),
-                    orNone(cells).stream().map(CellsDetail::cells).toList());
+                    orNone(cells).stream().map(CellsInput::cells).toList());
         }
     }
 
@@ -96,7 +95,7 @@ class ColonyReckonController {
     record SwarmPlanRequest(@Nullable LocalDate today, @Nullable List<@Valid ReadingInput> readings,
             @Nullable List<@Valid EventInput> events, @Nullable List<@Valid OwnFigure> figures,
             @Nullable Boolean southern, @Nullable LocalDate queenRemovedOn, @Nullable LocalDate lastEggOn,
-            @Nullable List<@Valid CellsDetail> cellsLeft, @Nullable LocalDate cellsLeftSeenOn,
+            @Nullable List<@Valid CellsInput> cellsLeft, @Nullable LocalDate cellsLeftSeenOn,
             @Nullable SwarmSchool school) {
     }
 
@@ -136,7 +135,7 @@ class ColonyReckonController {
         SwarmSchool school = asked.school() == null ? SwarmSchool.DESTROY_AND_RETURN : asked.school();
         SwarmSituation situation = new SwarmSituation(facts.today(), facts.readings(), facts.events(),
                 Optional.ofNullable(asked.queenRemovedOn()), Optional.ofNullable(asked.lastEggOn()),
-                orNone(asked.cellsLeft()).stream().map(CellsDetail::cells).toList(),
+                orNone(asked.cellsLeft()).stream().map(CellsInput::cells).toList(),
                 Optional.ofNullable(asked.cellsLeftSeenOn()), school);
         return SwarmPlanView.of(SwarmPlanner.plan(situation, facts.assumptions(), season(asked.southern())), school);
     }

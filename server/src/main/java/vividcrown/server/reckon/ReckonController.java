@@ -32,8 +32,8 @@ import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
-import vividcrown.server.graft.CalendarView;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.rearing.CalendarView;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -191,7 +191,7 @@ class ReckonController {
             case DID_NOT_TAKE -> new QueenEvent.DidNotTake();
             case SEALED -> new QueenEvent.SealedSeen();
             case CULLED -> new QueenEvent.Culled(CullReason.DAMAGED);
-            case PLACED_IN_NUC -> new QueenEvent.PlacedInNuc(new UUID(2, 0));
+            case PLACED_IN_NUC -> QueenEvent.Placed.cell(new UUID(2, 0));
             case CAGED_IN_INCUBATOR -> new QueenEvent.CagedInIncubator(1);
             case EMERGED -> new QueenEvent.Emerged();
             case DUD -> new QueenEvent.Dud();
@@ -204,7 +204,7 @@ class ReckonController {
             case DEAD -> new QueenEvent.Dead();
             case MARKED -> new QueenEvent.Marked(YearColour.WHITE, "");
             case MARK_LOST -> new QueenEvent.MarkLost();
-            case TAKEN_OUT -> new QueenEvent.TakenOut("");
+            case TAKEN_OUT -> new QueenEvent.TakenOut();
         };
     }
 }

@@ -6,11 +6,12 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
-import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.queen.Due;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Work;
@@ -23,23 +24,25 @@ import vividcrown.core.reason.Source;
 import vividcrown.core.round.Item;
 import vividcrown.core.round.Kit;
 import vividcrown.core.round.Stop;
+import vividcrown.core.settings.Settings;
 import vividcrown.core.time.DatedSpan;
-import vividcrown.server.cups.BatchSteps;
-import vividcrown.server.graft.Graft;
-import vividcrown.server.graft.Grafts;
+import vividcrown.server.colony.ColonyStanding;
+import vividcrown.server.colony.ColonyStandings;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.queen.Agendas;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.Queens;
-import vividcrown.server.settings.Settings;
+import vividcrown.server.rearing.BatchSteps;
+import vividcrown.server.rearing.CellBuilders;
+import vividcrown.server.rearing.Graft;
+import vividcrown.server.rearing.Grafts;
 import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.yard.Builder;
-import vividcrown.server.yard.Builders;
-import vividcrown.server.yard.Nuc;
-import vividcrown.server.yard.Nucs;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
-/** Every job there is: at queens' boxes, at batches, at nucs that stand empty. Due or not, in no order. */
+/** Every job there is: at queens' hives, at batches, at colonies, at hives that stand empty. In no order. */
 @Component
 public class Jobs {
 
@@ -50,24 +53,25 @@ public class Jobs {
     private static final int DAYS_OF_PLANS = 60;
 
     private final Yards yards;
-    private final Nucs nucs;
-    private final Builders builders;
+    private final Hives hives;
+    private final CellBuilders builders;
     private final Grafts grafts;
     private final Queens queens;
     private final QueenReader reader;
-    private final ColonyJobs colonyJobs;
+    private final Agendas agendas;
+    private final ColonyStandings colonies;
     private final SettingsInForce settings;
 
-    Jobs(Yards yards, Nucs nucs, Builders builders, Grafts grafts, Queens queens, QueenReader reader,
-            ColonyJobs colonyJobs,
-            SettingsInForce settings) {
+    Jobs(Yards yards, Hives hives, CellBuilders builders, Grafts grafts, Queens queens, QueenReader reader,
+            Agendas agendas, ColonyStandings colonies, SettingsInForce settings) {
         this.yards = yards;
-        this.nucs = nucs;
+        this.hives = hives;
         this.builders = builders;
         this.grafts = grafts;
         this.queens = queens;
         this.reader = reader;
-        this.colonyJobs = colonyJobs;
+        this.agendas = agendas;
+        this.colonies = colonies;
         this.settings = settings;
     }
 
@@ -75,32 +79,62 @@ public class Jobs {
      * All that the jobs were made from, so that nobody reads it twice.
      *
      * @param stops the jobs
-     * @param expected living cells and queens in nucs and incubator
-     * @param nucOfCell for each ripe cell that is to be given: the empty nuc it goes to
+     * @param expected cells and queens at whose hives something is due
+     * @param hives the hives they are in, and those that cells are to be given to
+     * @param hiveOfCell for each ripe cell that is to be given: the empty hive it goes to
      */
     public record Found(List<Stop> stops, List<QueenReader.Expected> expected, Map<UUID, Yard> yards,
-            Map<UUID, Nuc> nucs, Map<UUID, UUID> nucOfCell) {
+            Map<UUID, Hive> hives, Map<UUID, UUID> hiveOfCell) {
     }
 
-    public Found find(LocalDate today) {
-        Map<UUID, Yard> yardsById = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
-        Map<UUID, Nuc> nucsById = nucs.findAll().stream().collect(Collectors.toMap(Nuc::id, Function.identity()));
-        List<QueenReader.Expected> expected = reader.expect(queens.atWork(), today);
+    /** Whatever may be done by that day. */
+    Found dueBy(LocalDate today) {
+        return find(agendas.dueBy(today), today);
+    }
+
+    /** Whatever will fall due too, as far as is known. */
+    public Found all(LocalDate today) {
+        return find(agendas.dueEver(today), today);
+    }
+
+    private Found find(Set<UUID> due, LocalDate today) {
+        Map<UUID, Yard> yardsById = yards.byId();
+        List<QueenReader.Expected> expected = reader.expect(queens.findAllById(due), today);
+        Map<UUID, Hive> hivesById = new HashMap<>();
+        hives.findAllById(expected.stream().flatMap(one -> one.queen().hiveId().stream()).distinct().toList())
+                .forEach(hive -> hivesById.put(hive.id(), hive));
         List<Stop> stops = new ArrayList<>();
         Settings own = settings.current();
         expected.forEach(one -> one.outlook().due()
-                .ifPresent(due -> stops.add(atQueen(one, due, yardsById, nucsById, own.scheme()))));
-        stops.addAll(colonyJobs.due(today, yardsById));
+                .ifPresent(job -> stops.add(atQueen(one, job, yardsById, hivesById, own.scheme()))));
+        stops.addAll(atColonies(yardsById, today));
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
-        Map<UUID, UUID> nucOfCell = atEmptyNucs(stops, ripe, yardsById, nucsById, today);
-        return new Found(stops, expected, yardsById, nucsById, nucOfCell);
+        Map<UUID, UUID> hiveOfCell = atEmptyHives(stops, ripe, yardsById, hivesById, today);
+        return new Found(stops, expected, yardsById, hivesById, hiveOfCell);
     }
 
-    private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Nuc> nucs,
+    private List<Stop> atColonies(Map<UUID, Yard> yardsById, LocalDate today) {
+        List<Hive> rows = hives.colonies();
+        Map<UUID, ColonyStanding> standing = colonies.of(rows, yardsById, today);
+        List<Stop> stops = new ArrayList<>();
+        for (Hive hive : rows) {
+            Stop.Box box = box(hive, yardsById);
+            standing.get(hive.id()).work().ifPresent(work -> stops.add(stop(box, hive, work, Kit.NOTHING)));
+            hive.droneCombMeant().ifPresent(days -> stops.add(stop(box, hive, ColonyWork.droneComb(days),
+                    Kit.of(Item.DRONE_COMBS, 1))));
+        }
+        return stops;
+    }
+
+    private static Stop stop(Stop.Box box, Hive hive, ColonyWork work, Kit kit) {
+        return new Stop(box, work.job(), hive.id(), work.toDo(), work.when(), work.reasons(), kit);
+    }
+
+    private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Hive> hives,
             MarkingScheme scheme) {
         Queen queen = one.queen();
         Stop.Box box = queen.cage().map(Jobs::cage)
-                .orElseGet(() -> box(nucs.get(queen.nucId().orElseThrow()), yards));
+                .orElseGet(() -> box(hives.get(queen.hiveId().orElseThrow()), yards));
         return new Stop(box, due.work().name(), queen.id(), Sentence.of("work." + due.work().name()), due.window(),
                 due.reasons(), Kit.toDo(due.work(), one.life().emergenceYear(), scheme));
     }
@@ -109,24 +143,24 @@ public class Jobs {
         return new Stop.Box(INCUBATOR, "Incubator", 0, number, "cage " + number);
     }
 
-    private static Stop.Box box(Nuc nuc, Map<UUID, Yard> yards) {
-        Yard yard = yards.get(nuc.yardId());
-        return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), nuc.position(), nuc.code());
+    private static Stop.Box box(Hive hive, Map<UUID, Yard> yards) {
+        Yard yard = yards.get(hive.yardId());
+        return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), hive.position(), hive.code());
     }
 
     /** @return the ripe cells that can be placed today, the oldest batch first */
     private List<Queen> atBatches(List<Stop> stops, Map<UUID, Yard> yards, Assumptions assumptions,
             LocalDate today) {
-        Map<UUID, Builder> boxes = builders.findAll().stream()
-                .collect(Collectors.toMap(Builder::id, Function.identity()));
         List<Graft> running = grafts
                 .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(today.minusDays(DAYS_OF_BATCHES)).stream()
                 .filter(graft -> graft.graftDay().isBefore(today.plusDays(DAYS_OF_PLANS))).toList();
+        Map<UUID, CellBuilders.CellBuilder> boxes = builders
+                .of(running.stream().map(Graft::builderId).distinct().toList());
         Map<UUID, List<Queen>> onTheBar = queens.onTheBar(running.stream().map(Graft::id).toList()).stream()
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
         List<Queen> ripe = new ArrayList<>();
         for (Graft graft : running) {
-            Builder builder = boxes.get(graft.builderId());
+            CellBuilders.CellBuilder builder = boxes.get(graft.builderId());
             Yard yard = yards.get(builder.yardId());
             Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
             GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), assumptions);
@@ -164,24 +198,22 @@ public class Jobs {
         };
     }
 
-    /** Gives the first ripe cell to the first empty nuc of the walk, and so on. */
-    private static Map<UUID, UUID> atEmptyNucs(List<Stop> stops, List<Queen> ripe, Map<UUID, Yard> yards,
-            Map<UUID, Nuc> nucs, LocalDate today) {
-        List<Nuc> empty = nucs.values().stream().filter(nuc -> nuc.queenId().isEmpty())
-                .sorted(Comparator.comparingInt((Nuc nuc) -> yards.get(nuc.yardId()).walkOrder())
-                        .thenComparingInt(Nuc::position))
-                .limit(ripe.size()).toList();
-        Map<UUID, UUID> nucOfCell = new HashMap<>();
+    /** Gives the first ripe cell to the first empty hive of the walk, and so on. */
+    private Map<UUID, UUID> atEmptyHives(List<Stop> stops, List<Queen> ripe, Map<UUID, Yard> yards,
+            Map<UUID, Hive> hivesById, LocalDate today) {
+        List<Hive> empty = ripe.isEmpty() ? List.of() : hives.free(ripe.size());
+        Map<UUID, UUID> hiveOfCell = new HashMap<>();
         for (int index = 0; index < empty.size(); index++) {
-            Nuc nuc = empty.get(index);
+            Hive hive = empty.get(index);
             Queen cell = ripe.get(index);
-            nucOfCell.put(cell.id(), nuc.id());
-            Reason reason = Reason.of(Source.COMMON_PRACTICE, "due.giveCell", nuc.emptySince().orElse(today),
+            hivesById.put(hive.id(), hive);
+            hiveOfCell.put(cell.id(), hive.id());
+            Reason reason = Reason.of(Source.COMMON_PRACTICE, "due.giveCell", hive.emptySince().orElse(today),
                     cell.code());
-            stops.add(new Stop(box(nuc, yards), GIVE_CELL, cell.id(), Sentence.of("work." + GIVE_CELL),
+            stops.add(new Stop(box(hive, yards), GIVE_CELL, cell.id(), Sentence.of("work." + GIVE_CELL),
                     DatedSpan.on(today), List.of(reason), Kit.toGiveACell()));
         }
-        return nucOfCell;
+        return hiveOfCell;
     }
 
     /** Whether a job is at a queen's own box. */

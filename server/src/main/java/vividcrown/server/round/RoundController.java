@@ -12,7 +12,6 @@ import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.round.Caution;
 import vividcrown.core.round.Item;
-import vividcrown.server.journal.SubjectKind;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
@@ -31,7 +30,7 @@ class RoundController {
     }
 
     /**
-     * @param shut codes of nucs that stay shut today, because their queens may fly
+     * @param shut codes of hives that stay shut today, because their queens may fly
      * @param flightsFrom clock hour of the sun's noon here, from which queens may fly
      * @param weather the afternoon's weather
      */
@@ -42,17 +41,18 @@ class RoundController {
 
     /**
      * @param job the job's word
+     * @param subjectKind QUEEN, GRAFT or HIVE
      * @param overdue it should have been done before today
      * @param queen whom it concerns, if it is one cell or queen
-     * @param nuc the empty nuc that the cell goes to, where a ripe cell is given
+     * @param hive the empty hive that the cell goes to, where a ripe cell is given
      * @param graft the batch it concerns, if it is one
      */
-    record StopView(String job, SubjectKind subjectKind, UUID subject, String code, String text, SpanView window,
-            boolean overdue, List<ReasonView> reasons, @Nullable QueenView queen, @Nullable UUID nuc,
+    record StopView(String job, String subjectKind, UUID subject, String code, String text, SpanView window,
+            boolean overdue, List<ReasonView> reasons, @Nullable QueenView queen, @Nullable UUID hive,
             @Nullable UUID graft) {
     }
 
-    record Late(UUID queen, String code, @Nullable String nuc, int daysSinceEmergence, double comesGood,
+    record Late(UUID queen, String code, @Nullable String hive, int daysSinceEmergence, double comesGood,
             LocalDate decideBy) {
     }
 

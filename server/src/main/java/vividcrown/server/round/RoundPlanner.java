@@ -16,21 +16,25 @@ import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividcrown.core.colony.ColonyWork;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.MatingHours;
+import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Whereabouts;
+import vividcrown.core.rearing.RearingDeed;
 import vividcrown.core.round.Caution;
 import vividcrown.core.round.Round;
 import vividcrown.core.round.Stop;
 import vividcrown.server.clock.Today;
-import vividcrown.server.journal.Detail;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.Journal;
-import vividcrown.server.journal.Payloads;
-import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.queen.Agendas;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
+import vividcrown.server.queen.Queens;
 import vividcrown.server.round.RoundController.CautionView;
 import vividcrown.server.round.RoundController.Late;
 import vividcrown.server.round.RoundController.RoundPage;
@@ -40,7 +44,6 @@ import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.weather.WeatherStation;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
-import vividcrown.server.yard.Nuc;
 import vividcrown.server.yard.Yard;
 
 /** Puts today's round together: due jobs less those put off today, who stays shut, who is late. */
@@ -52,17 +55,21 @@ class RoundPlanner {
 
     private final Jobs jobs;
     private final QueenReader reader;
-    private final Journal journal;
-    private final Payloads payloads;
+    private final Queens queens;
+    private final Hives hives;
+    private final Agendas agendas;
+    private final PutOffs putOffs;
     private final Today today;
     private final SettingsInForce settings;
 
-    RoundPlanner(Jobs jobs, QueenReader reader, Journal journal, Payloads payloads, Today today,
-            SettingsInForce settings) {
+    RoundPlanner(Jobs jobs, QueenReader reader, Queens queens, Hives hives, Agendas agendas, PutOffs putOffs,
+            Today today, SettingsInForce settings) {
         this.jobs = jobs;
         this.reader = reader;
-        this.journal = journal;
-        this.payloads = payloads;
+        this.queens = queens;
+        this.hives = hives;
+        this.agendas = agendas;
+        this.putOffs = putOffs;
         this.today = today;
         this.settings = settings;
     }
@@ -70,17 +77,16 @@ class RoundPlanner {
     @Transactional(readOnly = true)
     RoundPage plan() {
         LocalDate day = today.day();
-        Jobs.Found found = jobs.find(day);
-        Set<String> putOff = journal.standingOn(day, EntryKind.NOT_POSSIBLE).stream()
-                .map(entry -> key(entry.subjectId(), payloads.read(entry, Detail.class).job()))
+        Jobs.Found found = jobs.dueBy(day);
+        Set<String> putOff = putOffs.on(day).stream().map(one -> key(one.subjectId(), one.job()))
                 .collect(Collectors.toSet());
         List<Stop> wanted = found.stops().stream().filter(stop -> !putOff.contains(key(stop.subject(), stop.job())))
                 .toList();
         Round round = Round.of(wanted, day);
         Map<UUID, QueenView> views = views(round, found, day);
-        Map<UUID, List<String>> shut = shut(found, day);
+        Map<UUID, List<String>> shut = shut(day);
         return new RoundPage(day, yards(round, found, views, shut, day), new TreeMap<>(round.kit().items()),
-                late(found, day),
+                late(day),
                 EVERY_ROUND.stream().map(one -> new CautionView(one, one.sentence().toString())).toList());
     }
 
@@ -96,13 +102,13 @@ class RoundPlanner {
         return reader.view(rows, day).stream().collect(Collectors.toMap(QueenView::id, Function.identity()));
     }
 
-    /** By yard, the codes of nucs whose queens may fly today. */
-    private static Map<UUID, List<String>> shut(Jobs.Found found, LocalDate day) {
-        return found.expected().stream().filter(one -> one.life().where() instanceof Whereabouts.InNuc)
-                .filter(one -> one.outlook().handsOff().stream().anyMatch(shut -> shut.days().contains(day)))
-                .map(one -> found.nucs().get(one.queen().nucId().orElseThrow()))
-                .sorted(Comparator.comparingInt(Nuc::position)).collect(Collectors.groupingBy(Nuc::yardId,
-                        Collectors.mapping(Nuc::code, Collectors.toList())));
+    /** By yard, the codes of hives whose queens may fly today. */
+    private Map<UUID, List<String>> shut(LocalDate day) {
+        List<UUID> flying = queens.findAllById(agendas.shutOn(day)).stream()
+                .filter(queen -> queen.life().where() instanceof Whereabouts.InHive)
+                .flatMap(queen -> queen.hiveId().stream()).distinct().toList();
+        return hives.findAllById(flying).stream().sorted(Comparator.comparingInt(Hive::position))
+                .collect(Collectors.groupingBy(Hive::yardId, Collectors.mapping(Hive::code, Collectors.toList())));
     }
 
     private List<YardStops> yards(Round round, Jobs.Found found, Map<UUID, QueenView> views,
@@ -132,25 +138,28 @@ class RoundPlanner {
     private static StopView stopView(Stop stop, Map<UUID, QueenView> views, Jobs.Found found,
             LocalDate day) {
         boolean atQueen = Jobs.isAtQueen(stop.job());
-        UUID nuc = found.nucOfCell().get(stop.subject());
-        boolean atColony = ColonyJobs.isAtColony(stop.job());
-        boolean ofBatch = !atQueen && !atColony && nuc == null;
-        return new StopView(stop.job(), atColony ? SubjectKind.COLONY : ofBatch ? SubjectKind.GRAFT : SubjectKind.QUEEN,
-                stop.subject(),
+        UUID hive = found.hiveOfCell().get(stop.subject());
+        boolean atColony = ColonyWork.isAtColony(stop.job());
+        boolean ofBatch = !atQueen && !atColony && hive == null;
+        SubjectKind kind = atColony ? HiveDeed.HIVE : ofBatch ? RearingDeed.GRAFT : QueenDeed.QUEEN;
+        return new StopView(stop.job(), kind.name(), stop.subject(),
                 stop.box().code(), stop.toDo().toString(), SpanView.of(stop.window()), stop.window().isOverBy(day),
-                ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : nuc,
+                ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : hive,
                 ofBatch ? stop.subject() : null);
     }
 
-    private List<Late> late(Jobs.Found found, LocalDate day) {
+    private List<Late> late(LocalDate day) {
         int dronesOnly = settings.assumptions().dronesOnly();
-        return found.expected().stream().filter(one -> one.outlook().comesGood().isPresent()).map(one -> {
+        List<QueenReader.Expected> doubtful = reader.expect(queens.findAllById(agendas.inDoubtOn(day)), day).stream()
+                .filter(one -> one.outlook().comesGood().isPresent()).toList();
+        Map<UUID, String> codes = hives.findAllById(doubtful.stream().flatMap(one -> one.queen().hiveId().stream())
+                .toList()).stream().collect(Collectors.toMap(Hive::id, Hive::code));
+        return doubtful.stream().map(one -> {
             LocalDate emerged = one.outlook().emergence().orElseThrow().likely();
             Queen queen = one.queen();
-            return new Late(queen.id(), queen.code(),
-                    queen.nucId().map(found.nucs()::get).map(Nuc::code).orElse(null),
+            return new Late(queen.id(), queen.code(), queen.hiveId().map(codes::get).orElse(null),
                     (int) ChronoUnit.DAYS.between(emerged, day), one.outlook().comesGood().orElseThrow(),
                     emerged.plusDays(dronesOnly));
-        }).sorted(Comparator.comparingDouble(Late::comesGood)).toList();
+        }).sorted(Comparator.comparingDouble(Late::comesGood).thenComparing(Late::code)).toList();
     }
 }

@@ -12,26 +12,24 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.journal.Deed;
 import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.GraftShare;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.rearing.RearingDeed;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.server.clock.Today;
-import vividcrown.server.colony.Colonies;
-import vividcrown.server.colony.Colony;
-import vividcrown.server.colony.DroneCombMeant;
-import vividcrown.server.graft.Graft;
-import vividcrown.server.graft.GraftDesk;
-import vividcrown.server.graft.GraftPlanned;
-import vividcrown.server.graft.GraftShare;
-import vividcrown.server.graft.Grafts;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.JournalEntry;
-import vividcrown.server.journal.Payloads;
-import vividcrown.server.journal.Recorder;
-import vividcrown.server.journal.SubjectKind;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.journal.Desk;
+import vividcrown.server.journal.Turns;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.rearing.Graft;
+import vividcrown.server.rearing.Grafts;
 import vividcrown.server.wire.SpanView;
 
 /** Turns a plan into planned grafts: they land in the round when their day comes. */
@@ -42,87 +40,83 @@ class PlanAdoption {
     private static final int CUPS_A_BAR = 15;
 
     private final SeasonBriefs briefs;
-    private final GraftDesk desk;
+    private final Desk desk;
+    private final Turns turns;
     private final Grafts grafts;
-    private final Recorder recorder;
+    private final Hives hives;
     private final Today today;
-    private final Colonies colonies;
-    private final Payloads payloads;
 
-    PlanAdoption(SeasonBriefs briefs, GraftDesk desk, Grafts grafts, Recorder recorder, Today today,
-            Colonies colonies, Payloads payloads) {
+    PlanAdoption(SeasonBriefs briefs, Desk desk, Turns turns, Grafts grafts, Hives hives, Today today) {
         this.briefs = briefs;
         this.desk = desk;
+        this.turns = turns;
         this.grafts = grafts;
-        this.recorder = recorder;
+        this.hives = hives;
         this.today = today;
-        this.colonies = colonies;
-        this.payloads = payloads;
     }
 
     /** How many grafts were planned anew, left as they were, and cancelled. */
     record Adopted(int planned, int kept, int cancelled) {
     }
 
+    /** @param search whose plan it is: taking the same plan twice takes it once */
     @Transactional
-    public Adopted adopt(SeasonPlanView plan) {
-        recorder.takeTurn();
+    public Adopted adopt(UUID search, SeasonPlanView plan) {
+        turns.take();
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
         List<Graft> before = new ArrayList<>(made.planned());
-        List<SeasonPlanView.BatchView> fresh = new ArrayList<>();
+        List<Deed> deeds = new ArrayList<>();
         int kept = 0;
+        int fresh = 0;
         for (SeasonPlanView.BatchView batch : plan.batches()) {
             requireHere(batch, made);
             Optional<Graft> same = before.stream().filter(graft -> isSame(graft, batch, made)).findFirst();
             if (same.isPresent()) {
                 before.remove(same.get());
-                desk.meantFor(same.get(), sharesOf(batch));
                 kept++;
+                if (!same.get().shares().equals(sharesOf(batch))) {
+                    deeds.add(new RearingDeed.MeantFor(same.get().id(), sharesOf(batch)));
+                }
             } else {
-                fresh.add(batch);
+                deeds.add(planned(graftId(search, fresh++), batch, made));
             }
         }
-        before.forEach(desk::cancel);
-        fresh.forEach(batch -> plan(batch, made));
-        droneCombs(plan.droneStarts());
-        return new Adopted(fresh.size(), kept, before.size());
+        before.forEach(graft -> deeds.add(new RearingDeed.Cancelled(graft.id())));
+        deeds.addAll(droneCombs(plan.droneStarts()));
+        desk.take(deeds.stream().map(desk::now).toList(), true);
+        return new Adopted(fresh, kept, before.size());
+    }
+
+    private static UUID graftId(UUID search, int index) {
+        return Generators.nameBasedGenerator(search).generate("graft " + index);
     }
 
     /** Colonies that the plan wants drones of are told so, those that it wants none of any more too. */
-    private void droneCombs(List<SeasonPlanView.DroneStartView> starts) {
+    private List<Deed> droneCombs(List<SeasonPlanView.DroneStartView> starts) {
         Map<String, SpanView> wanted = starts.stream().collect(Collectors.toMap(
                 SeasonPlanView.DroneStartView::colony, SeasonPlanView.DroneStartView::combIn));
-        List<JournalEntry> entries = new ArrayList<>();
-        for (Colony colony : colonies.findAllByOrderByYardIdAscPositionAsc()) {
-            Optional<DatedSpan> before = colony.droneCombMeant();
-            Optional<DatedSpan> now = Optional.ofNullable(wanted.get(colony.code()))
+        List<Deed> deeds = new ArrayList<>();
+        for (Hive hive : hives.colonies()) {
+            Optional<DatedSpan> now = Optional.ofNullable(wanted.get(hive.code()))
                     .map(days -> DatedSpan.ofClosed(days.earliest(), days.latest()));
-            if (!now.equals(before)) {
-                entries.add(new JournalEntry(Generators.timeBasedEpochGenerator().generate(), today.now(),
-                        today.recordedAt(), SignedIn.require().id(), SubjectKind.COLONY, colony.id(),
-                        EntryKind.DRONE_COMB_MEANT, payloads.write(new DroneCombMeant(
-                                now.map(DatedSpan::earliest).orElse(null), now.map(DatedSpan::latest).orElse(null))),
-                        null));
+            if (!now.equals(hive.droneCombMeant())) {
+                deeds.add(now.<Deed>map(days -> new HiveDeed.DroneCombMeant(hive.id(), days))
+                        .orElseGet(() -> new HiveDeed.DroneCombNotMeant(hive.id())));
             }
         }
-        if (!entries.isEmpty()) {
-            recorder.record(entries, true);
-        }
+        return deeds;
     }
 
     private static void requireHere(SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
         if (!made.builders().containsKey(batch.builder())) {
-            throw Refusal.invalid("",
-                    ("This plan loads the builder %s, which you do not have: it was a what-if. Set the "
-                            + "builder up, then ask for a plan again.").formatted(batch.builder()));
+            throw Refusal.invalid("", Sentence.of("refusal.planOfAbsentBuilder", batch.builder()));
         }
-        if (!made.breeders().containsKey(batch.breeder())) {
-            throw Refusal.invalid("", "%s is no breeder queen any more. Ask for a plan again."
-                    .formatted(batch.breeder()));
+        if (made.brief().breeders().stream().noneMatch(one -> one.id().equals(batch.breeder()))) {
+            throw Refusal.invalid("", Sentence.of("refusal.planOfAbsentMother",
+                    made.names().getOrDefault(batch.breeder(), batch.breeder())));
         }
         if (batch.day().isBefore(made.brief().today())) {
-            throw Refusal.invalid("", "This plan grafts on %s, which has passed. Ask for a plan again."
-                    .formatted(batch.day()));
+            throw Refusal.invalid("", Sentence.of("refusal.planHasPassed", batch.day().toString()));
         }
     }
 
@@ -133,15 +127,13 @@ class PlanAdoption {
                 && graft.bars() * graft.cupsPerBar() == roundedUp(batch.cups());
     }
 
-    private void plan(SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
+    private RearingDeed.Planned planned(UUID graft, SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
         int bars = bars(batch.cups());
-        desk.plan(Generators.timeBasedEpochGenerator().generate(),
-                new GraftPlanned("", made.breeders().get(batch.breeder()), made.builders().get(batch.builder()),
-                        Objects.requireNonNullElse(batch.grafter(), SignedIn.require().firstName()),
-                        batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()),
-                        LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS, GraftPlan.PROPER_INCUBATOR_CELSIUS, bars,
-                        Math.ceilDiv(batch.cups(), bars), sharesOf(batch), false),
-                false);
+        return new RearingDeed.Planned(graft, "", UUID.fromString(batch.breeder()),
+                made.builders().get(batch.builder()),
+                Objects.requireNonNullElse(batch.grafter(), SignedIn.require().firstName()),
+                batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()), LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS,
+                GraftPlan.PROPER_INCUBATOR_CELSIUS, bars, Math.ceilDiv(batch.cups(), bars), sharesOf(batch), false);
     }
 
     private static List<GraftShare> sharesOf(SeasonPlanView.BatchView batch) {
@@ -157,22 +149,27 @@ class PlanAdoption {
         return bars(cups) * Math.ceilDiv(cups, bars(cups));
     }
 
-    /** The same graft on another day: the old is cancelled, a new one planned. */
+    /**
+     * The same graft on another day: the old is cancelled, a new one planned.
+     *
+     * @param request of whoever moves it: the same request twice moves it once
+     */
     @Transactional
-    public void move(UUID id, LocalDate day) {
-        recorder.takeTurn();
-        Graft graft = grafts.findById(id)
-                .orElseThrow(() -> Refusal.notFound("There is no graft with this id. Reload the page."));
+    public void move(UUID request, UUID id, LocalDate day) {
+        turns.take();
+        UUID again = Generators.nameBasedGenerator(request).generate("graft");
+        if (grafts.existsById(again)) {
+            return;
+        }
+        Graft graft = grafts.findById(id).orElseThrow(() -> Refusal.notHere(RearingDeed.GRAFT, id));
         if (graft.grafted() || graft.cancelled()) {
-            throw Refusal.invalid("",
-                    "Graft %s was done or cancelled meanwhile. Reload the page.".formatted(graft.code()));
+            throw Refusal.invalid("", Sentence.of("refusal.graftIsOver", graft.code()));
         }
         if (day.isBefore(today.day())) {
-            throw Refusal.invalid("day", "%s has passed; today is %s. Choose a day to come.".formatted(day,
-                    today.day()));
+            throw Refusal.invalid("day", Sentence.of("refusal.hasPassed", day.toString(), today.day().toString()));
         }
-        desk.cancel(graft);
-        desk.plan(Generators.timeBasedEpochGenerator().generate(), graft.plannedAgain(day.atTime(GRAFTING_HOUR)
-                .atZone(today.zone())), false);
+        desk.take(List.of(
+                desk.now(Generators.nameBasedGenerator(request).generate("cancelled"), new RearingDeed.Cancelled(id)),
+                desk.now(request, graft.plannedAgain(again, day.atTime(GRAFTING_HOUR).atZone(today.zone())))), true);
     }
 }

@@ -32,20 +32,18 @@ import vividcrown.server.weather.WeatherStation;
 class RatePools {
 
     private static final String TO_VIRGINS = """
-            select g.graft_day, b.code as builder, coalesce(nullif(m.name, ''), m.code) as mother, g.grafter,
+            select g.graft_day, h.code as builder, g.mother_id as mother, g.grafter,
                 t.counted, t.took, t.judged, t.sound, t.checked, t.emerged
-            from graft_tally t join graft g on g.id = t.graft_id join builder b on b.id = g.builder_id
-            left join queen m on m.id = g.mother_id
+            from graft_tally t join graft g on g.id = t.graft_id join hive h on h.id = g.builder_id
+            where g.graft_day >= :since
             """;
     private static final String MATED = """
-            select g.graft_day, coalesce(nullif(m.name, ''), m.code) as mother, y.name as yard, count(*) as settled,
-                count(*) filter (where q.eggs_seen_on is not null and q.drone_brood_seen_on is null) as mated
-            from queen q join graft g on g.id = q.graft_id left join queen m on m.id = g.mother_id
-            left join nuc n on n.id = q.nuc_id left join yard y on y.id = n.yard_id
-            where q.emerged_seen_on is not null
-                and (q.eggs_seen_on is not null or q.drone_brood_seen_on is not null or q.ended_on is not null)
-            group by g.graft_day, m.name, m.code, y.name
+            select g.graft_day, g.mother_id as mother, y.name as yard, t.settled, t.mated
+            from mating_tally t join graft g on g.id = t.graft_id left join yard y on y.id = t.yard_id
+            where g.graft_day >= :since
             """;
+    /** Older seasons had other hands, boxes and mothers; and so the learning stays quick for ever. */
+    private static final int YEARS_LEARNT_FROM = 4;
     /** From the graft to the first and after the last day on which its virgins may mate: emergence + 5 to + 21. */
     private static final int MATING_FROM = 17;
     private static final int MATING_DAYS = 17;
@@ -79,12 +77,12 @@ class RatePools {
     }
 
     /** A batch with its counts up to the virgin, as the database has it. */
-    record Batch(LocalDate graftDay, String builder, @Nullable String mother, String grafter, int counted, int took,
+    record Batch(LocalDate graftDay, String builder, UUID mother, String grafter, int counted, int took,
             int judged, int sound, int checked, int emerged) {
 
         private StepOdds.Batch at(LossStep step) {
             Around around = Around.graftOf(graftDay).with(Circumstance.BUILDER, builder)
-                    .with(Circumstance.MOTHER, Optional.ofNullable(mother)).with(Circumstance.PERSON, grafter);
+                    .with(Circumstance.MOTHER, mother.toString()).with(Circumstance.PERSON, grafter);
             return new StepOdds.Batch(around, switch (step) {
                 case TAKE -> new StepOdds.Count(counted, took);
                 case SOUND -> new StepOdds.Count(judged, sound);
@@ -95,11 +93,11 @@ class RatePools {
     }
 
     /** Virgins of a batch in one yard that laid or never will. */
-    record Mated(LocalDate graftDay, @Nullable String mother, @Nullable String yard, int settled, int mated) {
+    record Mated(LocalDate graftDay, UUID mother, @Nullable String yard, int settled, int mated) {
 
         private StepOdds.Batch batch(Optional<MatingWeather> weather) {
             return new StepOdds.Batch(Around.NOTHING_KNOWN
-                    .with(Circumstance.MOTHER, Optional.ofNullable(mother))
+                    .with(Circumstance.MOTHER, mother.toString())
                     .with(Circumstance.YARD, Optional.ofNullable(yard))
                     .with(Circumstance.WEATHER, weather.map(MatingWeather::name)),
                     new StepOdds.Count(settled, mated));
@@ -107,12 +105,13 @@ class RatePools {
     }
 
     private Map<LossStep, List<StepOdds.Batch>> counted(WeatherStation station, LocalDate today) {
-        List<Batch> batches = jdbc.sql(TO_VIRGINS).query(Batch.class).list();
+        LocalDate since = today.minusYears(YEARS_LEARNT_FROM);
+        List<Batch> batches = jdbc.sql(TO_VIRGINS).param("since", since).query(Batch.class).list();
         Map<LossStep, List<StepOdds.Batch>> counted = new EnumMap<>(LossStep.class);
         for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)) {
             counted.put(step, batches.stream().map(batch -> batch.at(step)).toList());
         }
-        counted.put(LossStep.MATING, jdbc.sql(MATED).query(Mated.class).list().stream()
+        counted.put(LossStep.MATING, jdbc.sql(MATED).param("since", since).query(Mated.class).list().stream()
                 .map(mated -> mated.batch(weather(station, mated.graftDay(), today))).toList());
         return counted;
     }
@@ -134,7 +133,7 @@ class RatePools {
     }
 
     /** Everything, for the screen. */
-    static List<StepRates> table(Learnt learnt) {
+    static List<StepRates> table(Learnt learnt, Map<String, String> names) {
         List<StepRates> table = new ArrayList<>();
         learnt.batches().forEach((step, batches) -> {
             StepOdds odds = Objects.requireNonNull(learnt.rates().steps().get(step));
@@ -144,8 +143,11 @@ class RatePools {
                 batches.stream().filter(batch -> batch.count().tried() > 0).forEach(batch -> batch.around().get(kind)
                         .ifPresent(group -> tried.merge(group, batch.count().tried(), Integer::sum)));
                 if (!tried.isEmpty()) {
-                    by.put(kind, tried.entrySet().stream().map(group -> RateLine.of(group.getKey(),
-                            odds.group(kind, group.getKey()), group.getValue())).toList());
+                    by.put(kind,
+                            tried.entrySet().stream()
+                                    .map(group -> RateLine.of(names.getOrDefault(group.getKey(), group.getKey()),
+                                            odds.group(kind, group.getKey()), group.getValue()))
+                                    .toList());
                 }
             }
             int all = batches.stream().mapToInt(batch -> batch.count().tried()).sum();
@@ -164,10 +166,5 @@ class RatePools {
         long fit = Stream.iterate(first, day -> day.plusDays(1)).limit(MATING_DAYS)
                 .filter(day -> station.afternoon(day).fitness() != Afternoon.Fitness.UNFIT).count();
         return Optional.of(MatingWeather.of((int) fit));
-    }
-
-    /** Ids of queens that are promised to somebody or were handed over. */
-    List<UUID> promised() {
-        return jdbc.sql("select queen_id from order_queen").query(UUID.class).list();
     }
 }

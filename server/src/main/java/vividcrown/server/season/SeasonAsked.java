@@ -19,6 +19,7 @@ import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.mating.MatingWeather;
 import vividcrown.core.odds.Around;
@@ -38,12 +39,11 @@ import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
-import vividcrown.core.season.Product;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
+import vividcrown.core.settings.OwnFigure;
 import vividcrown.server.problem.Refusal;
-import vividcrown.server.settings.OwnFigure;
 
 /**
  * A season to plan, everything in the request.

@@ -3,6 +3,7 @@ package vividcrown.server.season;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
@@ -15,10 +16,13 @@ import java.util.TreeMap;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.OrderState;
+import vividcrown.core.demand.OrderTerms;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.mating.MatingClimate;
@@ -39,27 +43,24 @@ import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.DroneStart;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.settings.SeasonHands;
+import vividcrown.core.settings.Settings;
 import vividcrown.server.clock.Today;
-import vividcrown.server.colony.Colonies;
-import vividcrown.server.colony.Colony;
-import vividcrown.server.graft.Graft;
-import vividcrown.server.graft.Grafts;
-import vividcrown.server.order.CountAsked;
-import vividcrown.server.order.OrderState;
-import vividcrown.server.order.OrderTaken;
-import vividcrown.server.order.PromisedQueen;
-import vividcrown.server.order.PromisedQueens;
-import vividcrown.server.order.QueenOrder;
-import vividcrown.server.order.QueenOrders;
+import vividcrown.server.demand.CountAsked;
+import vividcrown.server.demand.PromisedQueen;
+import vividcrown.server.demand.PromisedQueens;
+import vividcrown.server.demand.QueenOrder;
+import vividcrown.server.demand.QueenOrders;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
 import vividcrown.server.queen.Queen;
+import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.Queens;
-import vividcrown.server.settings.Settings;
+import vividcrown.server.rearing.CellBuilders;
+import vividcrown.server.rearing.Graft;
+import vividcrown.server.rearing.Grafts;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.weather.WeatherStation;
-import vividcrown.server.yard.Builder;
-import vividcrown.server.yard.Builders;
-import vividcrown.server.yard.Nuc;
-import vividcrown.server.yard.Nucs;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -80,14 +81,13 @@ class SeasonBriefs {
     private final PromisedQueens promised;
     private final Queens queens;
     private final Grafts grafts;
-    private final Builders builders;
-    private final Nucs nucs;
+    private final CellBuilders builders;
+    private final Hives hives;
     private final Yards yards;
-    private final Colonies colonies;
     private final RatePools rates;
 
     SeasonBriefs(Today today, SettingsInForce settings, QueenOrders orders, PromisedQueens promised, Queens queens,
-            Grafts grafts, Builders builders, Nucs nucs, Yards yards, Colonies colonies, RatePools rates) {
+            Grafts grafts, CellBuilders builders, Hives hives, Yards yards, RatePools rates) {
         this.today = today;
         this.settings = settings;
         this.orders = orders;
@@ -95,9 +95,8 @@ class SeasonBriefs {
         this.queens = queens;
         this.grafts = grafts;
         this.builders = builders;
-        this.nucs = nucs;
+        this.hives = hives;
         this.yards = yards;
-        this.colonies = colonies;
         this.rates = rates;
     }
 
@@ -124,22 +123,33 @@ class SeasonBriefs {
         }
     }
 
-    /** The brief with what it was made from, so that a plan finds its way back to the records. */
-    record Made(SeasonBrief brief, Map<String, UUID> builders, Map<String, UUID> breeders, List<Graft> planned,
+    /**
+     * The brief with what it was made from, so that a plan finds its way back to the records.
+     *
+     * @param builders by their codes
+     * @param names of queens, by the ids that the brief knows them by
+     */
+    record Made(SeasonBrief brief, Map<String, UUID> builders, Map<String, String> names, List<Graft> planned,
             Map<UUID, String> builderCodes, Map<UUID, Queen> mothers, List<QueenOrder> open,
             RatePools.Learnt learnt) {
+
+        /** How people call a queen of the brief. */
+        String nameOf(String queen) {
+            return names.getOrDefault(queen, queen);
+        }
     }
 
     Made make(WhatIf whatIf) {
         LocalDate day = today.day();
         Settings own = settings.current();
         Assumptions assumptions = own.assumptions();
-        List<Builder> boxes = builders.findAll().stream().sorted(Comparator.comparing(Builder::code)).toList();
-        Map<UUID, String> codes = boxes.stream().collect(Collectors.toMap(Builder::id, Builder::code));
+        List<CellBuilders.CellBuilder> boxes = builders.standing();
         List<Queen> mothers = queens.findByBreederTrueAndAliveTrueOrderByCode();
         List<Graft> batches = grafts
                 .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(day.minusDays(DAYS_OF_BATCHES)).stream()
                 .filter(graft -> !graft.cancelled()).toList();
+        Map<UUID, String> codes = builders.of(batches.stream().map(Graft::builderId).distinct().toList()).values()
+                .stream().collect(Collectors.toMap(CellBuilders.CellBuilder::id, CellBuilders.CellBuilder::code));
         List<Graft> planned = batches.stream().filter(graft -> !graft.grafted() && !graft.graftDay().isBefore(day))
                 .toList();
         List<QueenOrder> open = orders.findByStateInOrderByUntilDayAscCodeAsc(
@@ -151,27 +161,27 @@ class SeasonBriefs {
         List<BatchLock> before = new ArrayList<>();
         List<BatchLock> locks = new ArrayList<>();
         for (Graft graft : planned) {
-            BatchLock lock = new BatchLock(codes.get(graft.builderId()), graft.graftDay(),
+            BatchLock lock = new BatchLock(codes.getOrDefault(graft.builderId(), "?"), graft.graftDay(),
                     graft.bars() * graft.cupsPerBar(), Optional.of(motherOf.get(graft.motherId()).line()));
             before.add(lock);
             if (graft.fixed() || locked.contains(graft.id())) {
                 locks.add(lock);
             }
         }
-        Settings.SeasonHands hands = own.hands();
+        SeasonHands hands = own.season();
         Set<DayOfWeek> daysOff = Boolean.TRUE.equals(whatIf.workDaysOff()) ? Set.of() : hands.daysOff();
         LocalDate until = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElse(day).plusWeeks(2);
         LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
         WeatherStation station = station();
         RatePools.Learnt learnt = rates.learn(station, day);
-        List<Nuc> boxesOfQueens = nucs.findAll();
-        Map<UUID, Yard> places = yards.findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
+        List<Hive> boxesOfQueens = hives.forMating();
+        Map<UUID, Yard> places = yards.byId();
         Map<UUID, String> yardOf = boxesOfQueens.stream()
-                .collect(Collectors.toMap(Nuc::id, nuc -> places.get(nuc.yardId()).name()));
-        List<Colony> nearby = nearMatingYards(boxesOfQueens, places);
-        Map<UUID, String> drones = namesOfQueens(nearby);
+                .collect(Collectors.toMap(Hive::id, hive -> places.get(hive.yardId()).name()));
+        List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
+        Map<UUID, String> drones = queensOf(nearby);
         SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands,
-                mothers.stream().map(one -> new BreederQueen(nameOf(one), one.line())).toList(),
+                mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line())).toList(),
                 cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
                 boxesOfQueens.size() + Objects.requireNonNullElse(whatIf.moreNucs(), 0),
                 taken(batches, assumptions, day),
@@ -181,39 +191,46 @@ class SeasonBriefs {
                 learnt.rates(), climate(station, day), running(batches, motherOf, codes, yardOf), before,
                 locks,
                 GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions);
-        return new Made(brief, boxes.stream().collect(Collectors.toMap(Builder::code, Builder::id)),
-                mothers.stream().collect(Collectors.toMap(SeasonBriefs::nameOf, Queen::id, (one, _) -> one)), planned,
-                codes, motherOf, open, learnt);
+        boxes.forEach(box -> codes.put(box.id(), box.code()));
+        return new Made(brief, boxes.stream().collect(Collectors.toMap(CellBuilders.CellBuilder::code,
+                CellBuilders.CellBuilder::id, (one, _) -> one)), names(mothers, motherOf.values(), nearby), planned,
+                codes,
+                motherOf, open, learnt);
     }
 
-    static String nameOf(Queen queen) {
-        return queen.name().isEmpty() ? queen.code() : queen.name();
+    private Map<String, String> names(Collection<Queen> mothers, Collection<Queen> others, List<Hive> nearby) {
+        Map<String, String> names = new HashMap<>();
+        List<UUID> ofDrones = nearby.stream().flatMap(hive -> hive.queenId().stream()).toList();
+        Stream.of(mothers, others, queens.findAllById(ofDrones)).flatMap(Collection::stream)
+                .forEach(queen -> names.put(queen.id().toString(), QueenReader.called(queen)));
+        return names;
     }
 
     private List<Demand> demands(List<QueenOrder> open, WhatIf whatIf, Settings own, LocalDate day) {
-        Map<UUID, Long> promisedTo = promised.findAll().stream().filter(one -> one.deliveredOn().isEmpty())
+        Map<UUID, Long> promisedTo = promised.findByDeliveredOnIsNull().stream()
                 .collect(Collectors.groupingBy(PromisedQueen::orderId, Collectors.counting()));
-        double usual = Objects.requireNonNullElse(whatIf.assurance(), own.hands().assurance());
+        double usual = Objects.requireNonNullElse(whatIf.assurance(), own.season().assurance());
         List<Demand> demands = new ArrayList<>();
         for (QueenOrder order : open) {
-            OrderTaken taken = order.taken();
+            OrderTerms taken = order.terms();
             int left = CountAsked.of(order, open) - order.delivered()
                     - promisedTo.getOrDefault(order.id(), 0L).intValue();
             if (left > 0) {
                 LocalDate until = taken.until().isBefore(day) ? day : taken.until();
                 demands.add(new Demand(order.code(), taken.product(), Math.min(left, Demand.MOST),
-                        taken.from().isAfter(until) ? until : taken.from(), until, Optional.ofNullable(taken.line()),
+                        taken.from().isAfter(until) ? until : taken.from(), until, taken.line(),
                         taken.priority(), whatIf.assurance() != null
                                 ? usual
-                                : Objects.requireNonNullElse(taken.assurance(), usual)));
+                                : taken.assurance().orElse(usual)));
             }
         }
         return demands;
     }
 
-    private static List<CellBuilder> cellBuilders(List<Builder> boxes, List<Graft> batches, LocalDate day, int more) {
+    private static List<CellBuilder> cellBuilders(List<CellBuilders.CellBuilder> boxes, List<Graft> batches,
+            LocalDate day, int more) {
         List<CellBuilder> builders = new ArrayList<>();
-        for (Builder box : boxes) {
+        for (CellBuilders.CellBuilder box : boxes) {
             List<LocalDate> grafted = batches.stream()
                     .filter(graft -> graft.grafted() && graft.builderId().equals(box.id())).map(Graft::graftDay)
                     .distinct().sorted().toList();
@@ -263,22 +280,20 @@ class SeasonBriefs {
     }
 
     /** Those whose drones reach a mating yard. */
-    private List<Colony> nearMatingYards(List<Nuc> boxesOfQueens, Map<UUID, Yard> places) {
-        Set<UUID> mating = boxesOfQueens.stream().map(Nuc::yardId).collect(Collectors.toSet());
-        return colonies.findAllByOrderByYardIdAscPositionAsc().stream().filter(colony -> mating.stream()
+    private List<Hive> nearMatingYards(List<Hive> boxesOfQueens, Map<UUID, Yard> places) {
+        Set<UUID> mating = boxesOfQueens.stream().map(Hive::yardId).collect(Collectors.toSet());
+        return hives.colonies().stream().filter(colony -> mating.stream()
                 .anyMatch(yard -> metres(places.get(yard), places.get(colony.yardId())) <= Distance.MATING_METRES))
                 .toList();
     }
 
-    /** By the colony; its own code where its queen is not known. */
-    private Map<UUID, String> namesOfQueens(List<Colony> heads) {
-        Map<UUID, Queen> known = queens.findAllById(heads.stream().flatMap(one -> one.queenId().stream()).toList())
-                .stream().collect(Collectors.toMap(Queen::id, Function.identity()));
-        return heads.stream().collect(Collectors.toMap(Colony::id,
-                colony -> colony.queenId().map(known::get).map(SeasonBriefs::nameOf).orElse(colony.code())));
+    /** By the hive; its own code where its queen is not known. */
+    private static Map<UUID, String> queensOf(List<Hive> heads) {
+        return heads.stream().collect(Collectors.toMap(Hive::id,
+                colony -> colony.queenId().map(UUID::toString).orElse(colony.code())));
     }
 
-    private static List<DroneColony> droneColonies(List<Colony> nearby, Map<UUID, String> mothers,
+    private static List<DroneColony> droneColonies(List<Hive> nearby, Map<UUID, String> mothers,
             Assumptions assumptions) {
         int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
         return nearby.stream().filter(colony -> colony.droneCombOn().isPresent())
@@ -288,18 +303,17 @@ class SeasonBriefs {
     }
 
     /** Those that the plan before wanted drones of come first: it should change little. */
-    private static List<DroneMother> droneMothers(List<Colony> nearby, Map<UUID, String> mothers) {
+    private static List<DroneMother> droneMothers(List<Hive> nearby, Map<UUID, String> mothers) {
         return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty())
-                .sorted(Comparator.comparing((Colony colony) -> colony.droneCombMeant().isEmpty()))
+                .sorted(Comparator.comparing((Hive colony) -> colony.droneCombMeant().isEmpty()))
                 .map(colony -> new DroneMother(colony.code(), mothers.get(colony.id()),
                         colony.droneCombMeant().isPresent()))
                 .limit(MOST_DRONE_MOTHERS).toList();
     }
 
     /** Those that the plan wants drone comb in, and that have none yet. */
-    List<Colony> droneCombsMeant() {
-        return colonies.findAllByOrderByYardIdAscPositionAsc().stream()
-                .filter(colony -> colony.droneCombMeant().isPresent()).toList();
+    List<Hive> droneCombsMeant() {
+        return hives.droneCombMeant();
     }
 
     /** The same as the plan knows them; which graft they were for is not kept. */
@@ -338,7 +352,8 @@ class SeasonBriefs {
     private List<RunningBatch> running(List<Graft> batches, Map<UUID, Queen> motherOf, Map<UUID, String> builderCodes,
             Map<UUID, String> yardOf) {
         List<Graft> grafted = batches.stream().filter(Graft::grafted).toList();
-        Set<UUID> spoken = new HashSet<>(rates.promised());
+        Set<UUID> spoken = promised.findByDeliveredOnIsNull().stream().map(PromisedQueen::queenId)
+                .collect(Collectors.toSet());
         Map<UUID, Map<Alike, Integer>> alive = new HashMap<>();
         for (Queen queen : queens.findByGraftIdIn(grafted.stream().map(Graft::id).toList())) {
             Optional<List<LossStep>> passed = passed(queen);
@@ -346,7 +361,7 @@ class SeasonBriefs {
                 // a queen that lays has nothing before her that her yard would change
                 Optional<String> yard = passed.get().contains(LossStep.MATING)
                         ? Optional.empty()
-                        : queen.nucId().map(yardOf::get);
+                        : queen.hiveId().map(yardOf::get);
                 alive.computeIfAbsent(queen.graftId().orElseThrow(), _ -> new HashMap<>())
                         .merge(new Alike(passed.get(), yard), 1, Integer::sum);
             }
@@ -354,8 +369,9 @@ class SeasonBriefs {
         List<RunningBatch> running = new ArrayList<>();
         for (Graft graft : grafted) {
             Optional<Queen> mother = Optional.ofNullable(motherOf.get(graft.motherId()));
-            Around around = Around.NOTHING_KNOWN.with(Circumstance.BUILDER, builderCodes.get(graft.builderId()))
-                    .with(Circumstance.MOTHER, mother.map(SeasonBriefs::nameOf))
+            Around around = Around.NOTHING_KNOWN
+                    .with(Circumstance.BUILDER, builderCodes.getOrDefault(graft.builderId(), "?"))
+                    .with(Circumstance.MOTHER, mother.map(queen -> queen.id().toString()))
                     .with(Circumstance.PERSON, graft.grafter());
             alive.getOrDefault(graft.id(), Map.of()).entrySet().stream()
                     .sorted(Comparator.comparingInt((Map.Entry<Alike, Integer> one) -> -one.getKey().passed().size())

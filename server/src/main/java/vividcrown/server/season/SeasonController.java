@@ -1,6 +1,7 @@
 package vividcrown.server.season;
 
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,23 +20,24 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.demand.Product;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneSheet;
 import vividcrown.core.season.GraftsNeeded;
 import vividcrown.core.season.PlanCheck;
 import vividcrown.core.season.PlannedBatch;
-import vividcrown.core.season.Product;
 import vividcrown.core.season.Promise;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonPlan;
 import vividcrown.core.season.Shopping;
 import vividcrown.core.season.SupplyBand;
-import vividcrown.server.graft.Graft;
-import vividcrown.server.order.QueenOrder;
+import vividcrown.server.demand.QueenOrder;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
+import vividcrown.server.rearing.Graft;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -117,7 +119,7 @@ class SeasonController {
                     : chance >= 0.05 ? Promise.State.AT_RISK : Promise.State.UNMET;
             QueenOrder order = orders.get(demand.id());
             standings.add(
-                    new Standing(order.id(), demand.id(), order.taken().customer(), order.taken().ownNeed(),
+                    new Standing(order.id(), demand.id(), order.terms().customer(), order.terms().ownNeed(),
                             demand.product(),
                             demand.count(), demand.from(), demand.until(), demand.line().orElse(null),
                             demand.priority(),
@@ -132,9 +134,9 @@ class SeasonController {
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
                 briefs.droneCombsMeant().stream().map(colony -> new DroneCombLine(colony.id(), colony.code(),
                         SpanView.of(colony.droneCombMeant().orElseThrow()))).toList(),
-                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan)),
+                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan), made::nameOf),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
-                RatePools.table(made.learnt()),
+                RatePools.table(made.learnt(), made.names()),
                 weakest(brief),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
                 brief.busyNucs().on(brief.today()));
@@ -148,10 +150,12 @@ class SeasonController {
     private static List<PlannedLine> lines(SeasonBriefs.Made made) {
         return made.planned().stream().map(graft -> {
             Queen mother = made.mothers().get(graft.motherId());
-            PlannedBatch batch = new PlannedBatch(graft.graftDay(), made.builderCodes().get(graft.builderId()),
-                    SeasonBriefs.nameOf(mother), mother.line(), graft.bars() * graft.cupsPerBar(),
+            PlannedBatch batch = new PlannedBatch(graft.graftDay(),
+                    made.builderCodes().getOrDefault(graft.builderId(), "?"),
+                    mother.id().toString(), mother.line(), graft.bars() * graft.cupsPerBar(),
                     shares(graft, made.brief()), graft.fixed(), Optional.of(graft.grafter()));
-            return new PlannedLine(graft.id(), graft.code(), SeasonPlanView.BatchView.of(batch, made.brief()));
+            return new PlannedLine(graft.id(), graft.code(),
+                    SeasonPlanView.BatchView.of(batch, made.brief(), made::nameOf));
         }).toList();
     }
 
@@ -166,8 +170,9 @@ class SeasonController {
     @PostMapping("/searches")
     Begun search(@Valid @RequestBody Search asked) {
         // whoever takes the plan grafts, unless somebody else is named
-        SeasonBrief brief = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING)
-                .graftedBy(SignedIn.require().firstName())).brief();
+        SeasonBriefs.Made made = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING)
+                .graftedBy(SignedIn.require().firstName()));
+        SeasonBrief brief = made.brief();
         List<Refusal.Finding> faults = brief.faults().stream()
                 .map(fault -> new Refusal.Finding("", fault.toString())).toList();
         if (!faults.isEmpty()) {
@@ -175,13 +180,13 @@ class SeasonController {
         }
         double seconds = Math.clamp(Objects.requireNonNullElse(asked.seconds(), SeasonAsked.MOST_SECONDS), 0.5,
                 SeasonAsked.MOST_SECONDS);
-        return new Begun(searches.begin(brief, seconds));
+        return new Begun(searches.begin(brief, made.names(), seconds));
     }
 
     @GetMapping("/searches/{id}")
     SeasonSearches.Progress progress(@PathVariable UUID id) {
         return searches.progress(id).orElseThrow(
-                () -> Refusal.notFound("There is no such search any more. Ask for a plan again."));
+                () -> Refusal.notFound(Sentence.of("refusal.searchGone")));
     }
 
     @PostMapping("/searches/{id}/stop")
@@ -193,12 +198,12 @@ class SeasonController {
     /** Makes the plan that a search found the operation's own: its grafts are planned, those it drops are cancelled. */
     @PostMapping("/searches/{id}/adopt")
     PlanAdoption.Adopted adopt(@PathVariable UUID id) {
-        SignedIn.requireOwner("change the season's plan");
+        SignedIn.requireOwner();
         SeasonPlanView plan = progress(id).plan();
         if (plan == null) {
-            throw Refusal.invalid("", "This search has no plan yet. Wait until it is done, or stop it.");
+            throw Refusal.invalid("", Sentence.of("refusal.searchNotDone"));
         }
-        return adoption.adopt(plan);
+        return adoption.adopt(id, plan);
     }
 
     /** What the plan comes to with these grafts instead, nothing kept: for moving them by hand. */
@@ -209,14 +214,15 @@ class SeasonController {
                 batches.stream().map(SeasonPlanView.BatchView::batch).toList()));
     }
 
-    record Moved(LocalDate day) {
+    /** @param request an id of its own: the same request twice moves once */
+    record Moved(@NotNull UUID request, @NotNull LocalDate day) {
     }
 
     /** Moves a planned graft to another day. */
     @PostMapping("/grafts/{id}/move")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void move(@PathVariable UUID id, @Valid @RequestBody Moved asked) {
-        SignedIn.requireOwner("move planned grafts");
-        adoption.move(id, asked.day());
+        SignedIn.requireOwner();
+        adoption.move(asked.request(), id, asked.day());
     }
 }

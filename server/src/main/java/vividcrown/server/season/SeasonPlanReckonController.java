@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -45,7 +46,7 @@ class SeasonPlanReckonController {
         SeasonBrief brief = asked.brief();
         try {
             SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.NONE);
-            return SeasonPlanView.of(brief, plan);
+            return SeasonPlanView.of(brief, plan, UnaryOperator.identity());
         } catch (IllegalArgumentException refused) {
             throw Refusal.invalid("", refused.getMessage());
         }

@@ -4,7 +4,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.demand.Product;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.CalendarStep;
 import vividcrown.core.rearing.GraftCalendar;
@@ -14,7 +16,6 @@ import vividcrown.core.season.BuilderSheet;
 import vividcrown.core.season.DroneSheet;
 import vividcrown.core.season.DroneStart;
 import vividcrown.core.season.PlannedBatch;
-import vividcrown.core.season.Product;
 import vividcrown.core.season.Promise;
 import vividcrown.core.season.Relaxation;
 import vividcrown.core.season.SeasonBrief;
@@ -41,6 +42,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
         ShoppingView shopping) {
 
     /**
+     * @param breeder the mother's id
+     * @param breederName how people call her; left out where it is sent to be checked
      * @param shares for whom
      * @param spare cups for nobody yet
      * @param locked it was fixed by hand
@@ -48,12 +51,13 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param assumed how much of it comes through each step; left out where it is sent to be checked
      * @param days what it will be when; left out where it is sent to be checked
      */
-    public record BatchView(LocalDate day, String builder, String breeder, String line, int cups,
-            List<ShareView> shares, int spare, boolean locked, @Nullable String grafter,
+    public record BatchView(LocalDate day, String builder, String breeder, @Nullable String breederName, String line,
+            int cups, List<ShareView> shares, int spare, boolean locked, @Nullable String grafter,
             @Nullable List<ReasonView> assumed,
             @Nullable BatchDays days) {
-        static BatchView of(PlannedBatch batch, SeasonBrief brief) {
-            return new BatchView(batch.day(), batch.builder(), batch.breeder(), batch.line(), batch.cups(),
+        static BatchView of(PlannedBatch batch, SeasonBrief brief, UnaryOperator<String> names) {
+            return new BatchView(batch.day(), batch.builder(), batch.breeder(), names.apply(batch.breeder()),
+                    batch.line(), batch.cups(),
                     batch.shares().stream()
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
                     batch.spare(), batch.locked(), batch.grafter().orElse(null),
@@ -156,8 +160,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param firstGraft the graft whose virgins its drones are the first to meet
      */
     public record DroneStartView(String colony, String mother, SpanView combIn, LocalDate firstGraft) {
-        static DroneStartView of(DroneStart start) {
-            return new DroneStartView(start.colony(), start.mother(), SpanView.of(start.combIn()),
+        static DroneStartView of(DroneStart start, UnaryOperator<String> names) {
+            return new DroneStartView(start.colony(), names.apply(start.mother()), SpanView.of(start.combIn()),
                     start.firstGraft());
         }
     }
@@ -168,8 +172,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      */
     public record DroneSheetView(LocalDate graft, String breeder, SpanView comb, SpanView flights, int virgins,
             int coloniesWanted, int coloniesReady, List<ReasonView> warnings) {
-        static List<DroneSheetView> of(List<DroneSheet> sheets) {
-            return sheets.stream().map(sheet -> new DroneSheetView(sheet.graft(), sheet.breeder(),
+        static List<DroneSheetView> of(List<DroneSheet> sheets, UnaryOperator<String> names) {
+            return sheets.stream().map(sheet -> new DroneSheetView(sheet.graft(), names.apply(sheet.breeder()),
                     SpanView.of(sheet.comb()), SpanView.of(sheet.flights()), sheet.virgins(), sheet.coloniesWanted(),
                     sheet.coloniesReady(), ReasonView.of(sheet.warnings()))).toList();
         }
@@ -186,9 +190,10 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     public record WeekView(LocalDate monday, Map<Shopping.Material, Integer> items) {
     }
 
-    public static SeasonPlanView of(SeasonBrief brief, SeasonPlan plan) {
+    /** @param names how people call the queens that the brief knows by these ids */
+    public static SeasonPlanView of(SeasonBrief brief, SeasonPlan plan, UnaryOperator<String> names) {
         return new SeasonPlanView(plan.holds(),
-                plan.batches().stream().map(batch -> BatchView.of(batch, brief)).toList(),
+                plan.batches().stream().map(batch -> BatchView.of(batch, brief, names)).toList(),
                 plan.promises().stream().map(PromiseView::of).toList(),
                 plan.changes().stream().map(one -> new ChangeView(one.kind(), one.day(), one.builder(), one.cups(),
                         one.before().orElse(null))).toList(),
@@ -200,7 +205,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                         plan.search().bound(), plan.search().firstSeconds(), plan.search().seconds()),
                 BandView.of(SupplyBand.of(brief, plan.batches())),
                 BuilderSheetView.of(BuilderSheet.of(brief, plan.batches())),
-                plan.droneStarts().stream().map(DroneStartView::of).toList(),
-                DroneSheetView.of(DroneSheet.of(brief, plan)), ShoppingView.of(Shopping.of(brief, plan)));
+                plan.droneStarts().stream().map(start -> DroneStartView.of(start, names)).toList(),
+                DroneSheetView.of(DroneSheet.of(brief, plan), names), ShoppingView.of(Shopping.of(brief, plan)));
     }
 }

@@ -3,6 +3,7 @@ package vividcrown.server.season;
 import com.fasterxml.uuid.Generators;
 import java.time.Instant;
 import java.time.OffsetDateTime;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -11,11 +12,11 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import tools.jackson.databind.json.JsonMapper;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonPlan;
 import vividcrown.core.season.SeasonPlanner;
 import vividcrown.core.season.SolveWatch;
-import vividcrown.server.journal.Payloads;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.person.SignedIn;
 
@@ -47,15 +48,19 @@ class SeasonSearches {
     }
 
     private final JdbcClient jdbc;
-    private final Payloads payloads;
+    private final JsonMapper json;
 
-    SeasonSearches(JdbcClient jdbc, Payloads payloads) {
+    SeasonSearches(JdbcClient jdbc, JsonMapper json) {
         this.jdbc = jdbc;
-        this.payloads = payloads;
+        this.json = json;
     }
 
-    /** Begins a search; it goes on beside the request. Yesterday's are thrown away. */
-    UUID begin(SeasonBrief brief, double mostSeconds) {
+    /**
+     * Begins a search; it goes on beside the request. Yesterday's are thrown away.
+     *
+     * @param names how people call the queens of the brief
+     */
+    UUID begin(SeasonBrief brief, Map<String, String> names, double mostSeconds) {
         UUID id = Generators.timeBasedEpochGenerator().generate();
         UUID operation = CurrentOperation.require();
         jdbc.sql("delete from season_search where seen_at < now() - interval '1 day'").update();
@@ -64,20 +69,22 @@ class SeasonSearches {
                 values (?, ?, ?, 'RUNNING', false, now(), 0, 0)""").params(id, operation, SignedIn.require().id())
                 .update();
         Thread.ofVirtual().name("season-search").start(() -> CurrentOperation.in(operation, () -> {
-            search(id, brief, mostSeconds);
+            search(id, brief, names, mostSeconds);
             return id;
         }));
         return id;
     }
 
-    private void search(UUID id, SeasonBrief brief, double mostSeconds) {
+    private void search(UUID id, SeasonBrief brief, Map<String, String> names, double mostSeconds) {
         try {
             SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, watch(id));
             jdbc.sql("""
                     update season_search set state = 'DONE', seen_at = now(), cost = ?, bound = ?, seconds = ?,
                         answer = cast(? as jsonb) where id = ?""")
                     .params(plan.search().cost(), plan.search().bound(), plan.search().seconds(),
-                            payloads.write(SeasonPlanView.of(brief, plan)), id)
+                            json.writeValueAsString(
+                                    SeasonPlanView.of(brief, plan, queen -> names.getOrDefault(queen, queen))),
+                            id)
                     .update();
         } catch (IllegalArgumentException refused) {
             end(id, State.REFUSED, String.valueOf(refused.getMessage()));
@@ -129,7 +136,7 @@ class SeasonSearches {
         boolean dead = state == State.RUNNING
                 && row.seenAt().isBefore(Instant.now().minusSeconds(DEAD_AFTER_SECONDS));
         return new Progress(id, dead ? State.INTERRUPTED : state, row.plans(), row.cost(), row.bound(), row.seconds(),
-                row.answer() == null ? null : payloads.parse(row.answer(), SeasonPlanView.class),
+                row.answer() == null ? null : json.readValue(row.answer(), SeasonPlanView.class),
                 dead ? "The server stopped while it searched. Ask again." : row.refusal());
     }
 

@@ -1,32 +1,36 @@
 package vividcrown.server.settings;
 
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.queen.MarkingScheme;
-import vividcrown.server.journal.EntryKind;
-import vividcrown.server.journal.Journal;
-import vividcrown.server.journal.Payloads;
+import vividcrown.core.settings.Settings;
+import vividcrown.core.settings.SettingsDeed;
 import vividcrown.server.journal.Projector;
-import vividcrown.server.journal.SubjectKind;
 import vividcrown.server.operation.CurrentOperation;
 
-/** The settings of the current operation, and their row made from the journal. */
+/** The settings of the current operation, and their row made from the record. */
 @Component
+@Order(1)
 public class SettingsInForce implements Projector {
-    private final SettingsRecords records;
-    private final Journal journal;
-    private final Payloads payloads;
 
-    SettingsInForce(SettingsRecords records, Journal journal, Payloads payloads) {
+    private final SettingsRecords records;
+
+    SettingsInForce(SettingsRecords records) {
         this.records = records;
-        this.journal = journal;
-        this.payloads = payloads;
     }
 
     public Settings current() {
-        return records.findById(CurrentOperation.require())
-                .map(row -> payloads.parse(row.detail(), Settings.class)).orElse(Settings.STANDARD);
+        return records.findById(CurrentOperation.require()).map(SettingsRecord::settings).orElse(Settings.STANDARD);
     }
 
     public Assumptions assumptions() {
@@ -39,18 +43,28 @@ public class SettingsInForce implements Projector {
 
     @Override
     public SubjectKind subjectKind() {
-        return SubjectKind.OPERATION;
+        return SettingsDeed.OPERATION;
     }
 
     @Override
-    public void project(UUID subject) {
-        journal.standing(subject).stream().filter(entry -> entry.kind() == EntryKind.SETTINGS_CHANGED)
-                .reduce((_, last) -> last)
-                .ifPresent(entry -> records.saveAndFlush(new SettingsRecord(subject, entry.detail())));
+    public void project(Map<UUID, List<Entry>> bySubject) {
+        bySubject.forEach((id, record) -> changed(record).ifPresentOrElse(
+                last -> records.saveAndFlush(new SettingsRecord(id, last.settings())),
+                () -> records.deleteAllByIdInBatch(List.of(id))));
+    }
+
+    private static Optional<SettingsDeed.Changed> changed(List<Entry> record) {
+        return record.stream().map(Entry::deed).filter(SettingsDeed.Changed.class::isInstance)
+                .map(SettingsDeed.Changed.class::cast).reduce((_, last) -> last);
     }
 
     @Override
-    public boolean exists(UUID subject) {
-        return subject.equals(CurrentOperation.require());
+    public void clear() {
+        records.deleteAllInBatch();
+    }
+
+    @Override
+    public Set<UUID> existing(Collection<UUID> subjects) {
+        return subjects.stream().filter(CurrentOperation.require()::equals).collect(Collectors.toSet());
     }
 }

@@ -8,6 +8,8 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.settings.Settings;
+import vividcrown.server.journal.DeedJson;
 
 /** An operation's settings in force; the id is the operation's. */
 @Entity
@@ -24,12 +26,12 @@ class SettingsRecord {
     protected SettingsRecord() {
     }
 
-    SettingsRecord(UUID id, String detail) {
+    SettingsRecord(UUID id, Settings settings) {
         this.id = id;
-        this.detail = detail;
+        this.detail = DeedJson.MAPPER.writeValueAsString(settings);
     }
 
-    String detail() {
-        return detail;
+    Settings settings() {
+        return DeedJson.MAPPER.readValue(detail, Settings.class);
     }
 }

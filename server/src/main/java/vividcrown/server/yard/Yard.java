@@ -6,8 +6,9 @@ import jakarta.persistence.Table;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.yard.YardDeed;
 
-/** A place where boxes stand. */
+/** A place where hives stand. */
 @Entity
 @Table(name = "yard")
 public class Yard {
@@ -27,15 +28,15 @@ public class Yard {
     protected Yard() {
     }
 
-    Yard(UUID id, YardSetUp setUp) {
-        this.id = id;
-        this.name = setUp.name();
-        this.prefix = setUp.prefix();
-        this.walkOrder = setUp.walkOrder();
-        this.latitude = setUp.latitude();
-        this.longitude = setUp.longitude();
-        this.elevationMetres = setUp.elevationMetres();
-        this.caution = setUp.caution();
+    Yard(YardDeed.Opened opened) {
+        this.id = opened.yard();
+        this.name = opened.name();
+        this.prefix = opened.prefix();
+        this.walkOrder = opened.walkOrder();
+        this.latitude = opened.latitude();
+        this.longitude = opened.longitude();
+        this.elevationMetres = opened.elevationMetres();
+        this.caution = opened.caution();
     }
 
     public UUID id() {
@@ -65,5 +66,10 @@ public class Yard {
     /** What to look out for here, empty if nothing. */
     public String caution() {
         return caution;
+    }
+
+    /** Seasons are half a year apart from those of the north. */
+    public boolean isSouthern() {
+        return latitude < 0;
     }
 }

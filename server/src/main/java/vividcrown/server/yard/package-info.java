@@ -1,4 +1,4 @@
-/** Yards, builders and mating nucs. */
+/** Yards: where hives stand. */
 @NullMarked
 package vividcrown.server.yard;
 

@@ -2,6 +2,7 @@ package vividcrown.server.colony;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -48,8 +49,7 @@ class ColonyTest {
     }
 
     private Client.Answer reads(String code, String day, Map<String, Object> reading) {
-        return owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", day + "T10:00:00+02:00", "subjectKind",
-                "COLONY", "subjectId", id(code), "kind", "READ", "detail", Map.of("reading", reading)));
+        return owner.tell(LocalDate.parse(day), "HIVE_READ", "hive", id(code), "notes", reading);
     }
 
     @Test
@@ -82,13 +82,11 @@ class ColonyTest {
 
     @Test
     void choosing_an_action_writes_its_follow_ups_and_a_later_reading_answers_them() {
-        Client.Answer chosen = owner.post("/api/v1/colonies/" + id("H 6") + "/choose",
-                Map.of("action", "TEST_FRAME"));
+        Client.Answer chosen = owner.tell("ACTION_CHOSEN", "hive", id("H 6"), "action", "TEST_FRAME");
         assertThat(chosen.status()).as(chosen.text()).isEqualTo(200);
-        assertThat(chosen.json().path("open").get(0).path("days").path("earliest").asString())
-                .isEqualTo("2026-06-12");
-        assertThat(owner.post("/api/v1/colonies/" + id("H 6") + "/choose", Map.of("action", "MARK_BOTH")).findings())
-                .singleElement().asString().contains("not advised");
+        assertThat(page("H 6").path("open").get(0).path("days").path("earliest").asString()).isEqualTo("2026-06-12");
+        assertThat(owner.tell("ACTION_CHOSEN", "hive", id("H 6"), "action", "MARK_BOTH").findings()).singleElement()
+                .asString().contains("not advised");
         for (int day = 0; day < 4; day++) {
             owner.post("/api/v1/demo/step", Map.of());
         }
@@ -112,7 +110,7 @@ class ColonyTest {
     void a_colony_not_read_for_weeks_in_the_swarm_season_is_overdue_on_the_round() {
         assertThat(stop("H 8").path("overdue").asBoolean()).isTrue();
         assertThat(stop("H 8").path("job").asString()).isEqualTo("READ_COLONY");
-        assertThat(stop("H 8").path("subjectKind").asString()).isEqualTo("COLONY");
+        assertThat(stop("H 8").path("subjectKind").asString()).isEqualTo("HIVE");
     }
 
     @Test
@@ -123,8 +121,7 @@ class ColonyTest {
         JsonNode other = owner.get("/api/v1/colonies/" + id("H 2") + "?school=LEAVE_ONE_NOW").json().path("swarm");
         assertThat(other.path("school").asString()).isEqualTo("LEAVE_ONE_NOW");
         assertThat(page("H 1").path("swarm").isMissingNode()).isTrue();
-        owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T11:00:00+02:00", "subjectKind",
-                "COLONY", "subjectId", id("H 2"), "kind", "HAPPENED", "detail", Map.of("event", "QUEEN_REMOVED")));
+        owner.tell("HAPPENED", "hive", id("H 2"), "event", "QUEEN_REMOVED");
         JsonNode after = page("H 2").path("swarm");
         assertThat(after.path("begun").asString()).isEqualTo("2026-06-09");
         assertThat(after.path("steps").get(0).path("done").asString()).isEqualTo("2026-06-09");
@@ -132,9 +129,8 @@ class ColonyTest {
     }
 
     private Client.Answer steps(String code, String day, String step) {
-        return owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", day + "T11:00:00+02:00", "subjectKind",
-                "COLONY", "subjectId", id(code), "kind", "SWARM_STEP_DONE", "detail",
-                Map.of("colony", Map.of("swarmStep", step, "swarmSchool", "DESTROY_AND_RETURN"))));
+        return owner.tell(LocalDate.parse(day), "SWARM_STEP_DONE", "hive", id(code), "step", step, "school",
+                "DESTROY_AND_RETURN");
     }
 
     @Test
@@ -165,37 +161,150 @@ class ColonyTest {
         assertThat(page("H 2").path("swarm").isMissingNode()).isTrue();
     }
 
+    /** A queen among shaken bees is lost. Common practice. */
     @Test
-    void a_frame_given_to_another_hive_is_known_at_both_and_its_eggs_count_there() {
-        for (String[] one : new String[][]{{"H 1", "FRAME_TAKEN", "H 6"}, {"H 6", "FRAME_GIVEN", "H 1"}}) {
-            Client.Answer moved = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt",
-                    "2026-06-09T11:00:00+02:00", "subjectKind", "COLONY", "subjectId", id(one[0]), "kind", one[1],
-                    "detail", Map.of("colony",
-                            Map.of("slot", 5, "other", id(one[2]), "signs", List.of("EGGS_SINGLE", "SEALED_WORKER")))));
-            assertThat(moved.status()).as(moved.text()).isEqualTo(200);
+    void nothing_is_shaken_before_she_is_in_hand() {
+        JsonNode shake = step("H 2", "SHAKE_AND_DESTROY");
+        assertThat(shake.path("opens").asBoolean()).isFalse();
+        assertThat(steps("H 2", "2026-06-09", "SHAKE_AND_DESTROY").findings()).singleElement().asString()
+                .contains("nothing says that the queen was caught");
+        steps("H 2", "2026-06-09", "CATCH_QUEEN");
+        steps("H 2", "2026-06-09", "MAKE_NUC");
+        assertThat(step("H 2", "SHAKE_AND_DESTROY").path("opens").asBoolean()).isTrue();
+        assertThat(steps("H 2", "2026-06-09", "SHAKE_AND_DESTROY").status()).isEqualTo(200);
+    }
+
+    private JsonNode step(String code, String step) {
+        for (JsonNode one : page(code).path("swarm").path("steps")) {
+            if (one.path("step").asString().equals(step)) {
+                return one;
+            }
         }
-        assertThat(page("H 1").path("moves").get(0).path("other").asString()).isEqualTo("H 6");
-        JsonNode came = page("H 6").path("moves").get(0);
-        assertThat(came.path("came").asBoolean()).isTrue();
-        assertThat(came.path("signs")).hasSize(2);
-        Client.Answer nowhere = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt",
-                "2026-06-09T11:00:00+02:00", "subjectKind", "COLONY", "subjectId", id("H 1"), "kind", "FRAME_TAKEN",
-                "detail", Map.of("colony", Map.of("slot", 5, "other", id("H 1")))));
-        assertThat(nowhere.findings()).singleElement().asString().contains("which other colony");
+        throw new AssertionError("no step " + step);
+    }
+
+    private JsonNode lowest(String code) {
+        return page(code).path("stack").get(0);
+    }
+
+    private Map<String, Object> spot(String code, int slot) {
+        return Map.of("at", "HIVE", "hive", id(code), "box", lowest(code).path("id").asString(), "slot", slot);
+    }
+
+    private String frame(String code, int slot) {
+        for (JsonNode frame : lowest(code).path("frames")) {
+            if (frame.path("slot").asInt() == slot) {
+                return frame.path("id").asString();
+            }
+        }
+        throw new AssertionError("no frame in slot " + slot);
+    }
+
+    private Client.Answer exchange(String one, int slot, String other, int otherSlot, List<String> signs) {
+        return owner.tell("FRAMES_MOVED", "moves", List.of(
+                Map.of("frame", frame(one, slot), "from", spot(one, slot), "to", spot(other, otherSlot), "signs",
+                        signs),
+                Map.of("frame", frame(other, otherSlot), "from", spot(other, otherSlot), "to", spot(one, slot))));
+    }
+
+    @Test
+    void frames_that_change_hives_are_known_at_both_and_their_eggs_count_there() {
+        String given = frame("H 1", 5);
+        Client.Answer moved = exchange("H 1", 5, "H 6", 10, List.of("EGGS_SINGLE", "SEALED_WORKER"));
+        assertThat(moved.status()).as(moved.text()).isEqualTo(200);
+        assertThat(frame("H 6", 10)).isEqualTo(given);
+        JsonNode line = page("H 1").path("moves").get(0);
+        assertThat(line.path("from").asString()).isEqualTo("H 1");
+        assertThat(line.path("to").asString()).isEqualTo("H 6");
+        assertThat(page("H 6").path("moves").get(0).path("signs")).hasSize(2);
+        // what it carried proves nothing of the queen of its new hive
+        assertThat(page("H 6").path("verdict").path("signs").findValuesAsString("sign")).doesNotContain("EGGS_SINGLE");
+        JsonNode way = owner.get("/api/v1/frames/" + given).json();
+        assertThat(way.path("now").asString()).isEqualTo("H 6, slot 10");
+        assertThat(way.path("stays").findValuesAsString("hive")).containsExactly("H 6", "H 1");
+        assertThat(way.path("stays").get(1).path("seen")).hasSize(2);
+    }
+
+    @Test
+    void a_frame_in_two_places_is_refused_first_and_kept_flagged_on_request() {
+        String frame = frame("H 1", 5);
+        exchange("H 1", 5, "H 6", 10, List.of());
+        Map<String, Object> again = Client.entry(LocalDate.of(2026, 6, 9), Client.deed("FRAMES_MOVED", "moves", List.of(
+                Map.of("frame", frame, "from", spot("H 1", 5), "to", spot("H 7", 1)))));
+        Client.Answer refused = owner.record(again);
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.findings()).singleElement().asString().contains("By the record this frame was in slot 10")
+                .contains("Slot 1 of that box holds another frame already");
+        assertThat(owner.record(List.of(again), true).status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/frames/" + frame).json().path("now").asString()).isEqualTo("H 7, slot 1");
+    }
+
+    @Test
+    void no_frame_leaves_a_hive_with_signs_of_disease_unless_it_did() {
+        Client.Answer refused = exchange("H 12", 5, "H 6", 10, List.of("SEALED_WORKER"));
+        assertThat(refused.status()).isEqualTo(409);
+        assertThat(refused.findings().getFirst()).contains("Signs of disease were seen in H 12");
+        reads("H 12", "2026-06-09", Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER_SOLID")));
+        assertThat(exchange("H 12", 5, "H 6", 10, List.of("SEALED_WORKER")).status()).isEqualTo(200);
+    }
+
+    @Test
+    void a_hive_ended_while_a_queen_is_inside_is_asked_about_and_takes_nothing_after_its_end() {
+        String hive = id("H 1");
+        List<String> boxes = page("H 1").path("stack").findValuesAsString("id").stream().distinct().limit(1).toList();
+        Map<String, Object> end = Client.entry(LocalDate.of(2026, 6, 9),
+                Client.deed("HIVE_ENDED", "hive", hive, "why", "UNITED", "boxes", boxes, "store", "barn"));
+        assertThat(owner.record(end).findings()).singleElement().asString().contains("R-24-03 is in it");
+        assertThat(owner.record(List.of(end), true).status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/colonies").json()).hasSize(11);
+        assertThat(owner.tell("HIVE_READ", "hive", hive, "notes", Map.of("seen", List.of("EGGS"))).findings())
+                .singleElement().asString().contains("Hive H 1 came to its end on Tue 9 June");
+        assertThat(owner.get("/api/v1/stock").json().path("stored")).hasSize(1);
+    }
+
+    @Test
+    void a_honey_box_goes_on_and_comes_off_with_its_frames() {
+        UUID box = UUID.randomUUID();
+        assertThat(owner.tell("BOX_PUT_ON", "hive", id("H 6"), "box", Map.of("id", box, "kind", "HONEY", "format",
+                "Dadant", "slots", 10, "frames", 9), "level", 2).status()).isEqualTo(200);
+        assertThat(page("H 6").path("stack")).hasSize(2);
+        assertThat(page("H 6").path("stack").get(1).path("frames")).hasSize(9);
+        reads("H 6", "2026-06-09",
+                Map.of("boxes", List.of(Map.of("box", 1, "seams", 6.5), Map.of("box", 2, "seams", 3))));
+        // 9.5 Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
+        assertThat(page("H 6").path("strength").path("bees").asInt()).isBetween(27_000, 27_700);
+        owner.tell("BOX_TAKEN_OFF", "hive", id("H 6"), "box", box, "store", "barn");
+        assertThat(page("H 6").path("stack")).hasSize(1);
+        JsonNode stored = owner.get("/api/v1/stock").json().path("stored").get(0);
+        assertThat(stored.path("store").asString()).isEqualTo("barn");
+        assertThat(stored.path("frames")).hasSize(9);
+    }
+
+    @Test
+    void a_nuc_is_judged_like_any_hive_by_what_was_seen_of_its_queen() {
+        String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
+        String nuc = owner.get("/api/v1/queens/" + queen).json().path("queen").path("hiveId").asString();
+        JsonNode verdict = owner.get("/api/v1/colonies/" + nuc).json().path("verdict");
+        assertThat(verdict.path("leading").asString()).isEqualTo("LAYING_QUEEN");
+        assertThat(owner.tell("HIVE_READ", "hive", nuc, "notes", Map.of("seen", List.of("EGGS_SEVERAL", "EGGS_ON_WALLS",
+                "SEALED_DRONE_SCATTERED"), "absent", List.of("SEALED_WORKER"), "framesOfBees", 1.5)).status())
+                .isEqualTo(200);
+        assertThat(owner.get("/api/v1/colonies/" + nuc).json().path("readings")).hasSize(1);
     }
 
     @Test
     void a_frame_read_the_other_way_round_is_asked_about_and_a_lift_gives_the_stores() {
         String colony = "/api/v1/colonies/" + id("H 8");
-        List<Map<String, Object>> sides = List.of(Map.of("slot", 4, "side", "NEAR", "signs", List.of("SEALED_HONEY")),
-                Map.of("slot", 4, "side", "FAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
+        List<Map<String, Object>> sides = List.of(
+                Map.of("box", 1, "slot", 4, "side", "NEAR", "signs", List.of("SEALED_HONEY")),
+                Map.of("box", 1, "slot", 4, "side", "FAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
         List<Map<String, Object>> turned = List.of(
-                Map.of("slot", 4, "side", "FAR", "signs", List.of("SEALED_HONEY")),
-                Map.of("slot", 4, "side", "NEAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
-        reads("H 8", "2026-06-08", Map.of("frames", sides));
-        JsonNode doubts = owner.post(colony + "/preview", Map.of("frames", turned)).json().path("frameDoubts");
+                Map.of("box", 1, "slot", 4, "side", "FAR", "signs", List.of("SEALED_HONEY")),
+                Map.of("box", 1, "slot", 4, "side", "NEAR", "signs", List.of("POLLEN", "SEALED_WORKER")));
+        reads("H 8", "2026-06-08", Map.of("sides", sides));
+        JsonNode doubts = owner.post(colony + "/preview", Map.of("sides", turned)).json().path("frameDoubts");
         assertThat(doubts).singleElement().satisfies(one -> assertThat(one.path("slot").asInt()).isEqualTo(4));
-        assertThat(owner.post(colony + "/preview", Map.of("frames", sides)).json().path("frameDoubts")).isEmpty();
+        assertThat(owner.post(colony + "/preview", Map.of("sides", sides)).json().path("frameDoubts")).isEmpty();
         reads("H 8", "2026-06-09", Map.of("lift", "LIGHT", "weather", "SUN", "seen", List.of("EGGS")));
         JsonNode stores = page("H 8").path("stores");
         assertThat(stores.path("mostKg").asDouble()).isEqualTo(5);
@@ -217,22 +326,33 @@ class ColonyTest {
                 .findings()).singleElement().asString().contains("both seen and absent");
         assertThat(reads("H 1", "2026-06-10", Map.of("seen", List.of("EGGS"))).findings()).singleElement().asString()
                 .contains("lies ahead");
-        assertThat(owner.put("/api/v1/colonies/" + UUID.randomUUID(),
-                Map.of("yard", UUID.randomUUID(), "code", "H 1", "position", 1, "frames", 10, "format", "round"))
-                .findings()).hasSize(3);
+        assertThat(setUp(UUID.randomUUID(), "H 1", "Dadant", 10).findings()).singleElement().asString()
+                .isEqualTo("There is a hive H 1 already. Choose another code.");
+        assertThat(setUp(UUID.randomUUID(), "H 30", "round", 10).findings()).singleElement().asString()
+                .startsWith("There is no frame format \"round\".");
+        assertThat(setUp(UUID.randomUUID(), "", "Dadant", 30).findings()).singleElement().asString()
+                .contains("slots must lie between 1 and 24");
         assertThat(owner.get("/api/v1/colonies/" + UUID.randomUUID()).status()).isEqualTo(404);
     }
 
     @Test
     void a_new_colony_and_a_frame_format_of_ones_own() {
-        owner.put("/api/v1/settings", Map.of("figures", List.of(), "marking",
-                List.of("WHITE", "YELLOW", "RED", "GREEN", "BLUE"), "units", "METRIC", "formats",
-                List.of(Map.of("name", "Valley box", "sideSquareDecimetres", 9.5))));
-        UUID colony = UUID.randomUUID();
-        assertThat(owner.put("/api/v1/colonies/" + colony, Map.of("yard", line("H 1").path("yard").asString(), "code",
-                "H 20", "position", 99, "frames", 12, "format", "Valley box")).status()).isEqualTo(204);
+        owner.tell("SETTINGS_CHANGED", "operation",
+                owner.get("/api/v1/settings").json().path("operation").asString(), "settings",
+                Map.of("marking", List.of("WHITE", "YELLOW", "RED", "GREEN", "BLUE"), "units", "METRIC", "swarm",
+                        "DESTROY_AND_RETURN", "season",
+                        Map.of("hoursADay", 14, "daysOff", List.of(), "cages", 60, "assurance", 0.9), "formats",
+                        List.of(Map.of("name", "Valley box", "sideSquareDecimetres", 9.5))));
+        assertThat(setUp(UUID.randomUUID(), "H 20", "Valley box", 12).status()).isEqualTo(200);
         assertThat(line("H 20").path("frames").asInt()).isEqualTo(12);
         assertThat(line("H 20").path("lastRead").isMissingNode()).isTrue();
+    }
+
+    private Client.Answer setUp(UUID hive, String code, String format, int frames) {
+        return owner.tell("HIVE_SET_UP", "hive", hive, "yard", line("H 2").path("yard").asString(), "code", code,
+                "position", 99, "purpose", "PRODUCTION", "stack",
+                List.of(Map.of("id", UUID.randomUUID(), "kind", "BROOD",
+                        "format", format, "slots", frames, "frames", frames)));
     }
 
     @Test
@@ -253,8 +373,8 @@ class ColonyTest {
     }
 
     private static Map<String, Object> reading(String hive, List<String> seen) {
-        return Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T10:00:00+02:00", "subjectKind", "COLONY",
-                "subjectId", hive, "kind", "READ", "detail", Map.of("reading", Map.of("seen", seen)));
+        return Client.entry(LocalDate.of(2026, 6, 9),
+                Client.deed("HIVE_READ", "hive", hive, "notes", Map.of("seen", seen)));
     }
 
     @Test
@@ -264,8 +384,7 @@ class ColonyTest {
         owner.record(wrong);
         assertThat(page("H 1").path("readings")).hasSize(3);
         double with = line("H 1").path("chance").asDouble();
-        Client.Answer back = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T10:05:00+02:00",
-                "subjectKind", "COLONY", "subjectId", id("H 1"), "kind", "WITHDRAWN", "corrects", wrong.get("id")));
+        Client.Answer back = owner.record(Client.withdrawal(wrong, LocalDate.of(2026, 6, 9)));
         assertThat(back.status()).as(back.text()).isEqualTo(200);
         assertThat(page("H 1").path("readings")).hasSize(2);
         assertThat(line("H 1").path("leading").asString()).isEqualTo("LAYING_QUEEN");
@@ -275,8 +394,7 @@ class ColonyTest {
     @Test
     void an_event_changes_what_is_thought_of_the_colony() {
         assertThat(line("H 11").path("leading").asString()).isEqualTo("LAYING_QUEEN");
-        owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T11:00:00+02:00", "subjectKind",
-                "COLONY", "subjectId", id("H 11"), "kind", "HAPPENED", "detail", Map.of("event", "QUEEN_REMOVED")));
+        owner.tell("HAPPENED", "hive", id("H 11"), "event", "QUEEN_REMOVED");
         JsonNode verdict = page("H 11").path("verdict");
         assertThat(verdict.path("leading").asString()).isEqualTo("RECENTLY_QUEENLESS");
         assertThat(verdict.path("proof").path("emergency").path("fromOldestLarva").path("earliest").asString())
@@ -296,7 +414,7 @@ class ColonyTest {
     @Test
     void a_hive_belongs_to_its_queen_and_counts_its_bees() {
         JsonNode page = page("H 1");
-        assertThat(page.path("queen").path("name").asString()).isEqualTo("Runa");
+        assertThat(page.path("queens").get(0).path("name").asString()).isEqualTo("Runa");
         // eight Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
         assertThat(page.path("strength").path("bees").asInt()).isBetween(22_000, 24_000);
         assertThat(page.path("strength").path("plausible").asBoolean()).isTrue();

@@ -2,7 +2,10 @@ package vividcrown.server.journal;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static vividcrown.server.support.Client.deed;
+import static vividcrown.server.support.Client.entry;
 import static vividcrown.server.support.Client.sight;
+import static vividcrown.server.support.Client.withdrawal;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -42,7 +45,7 @@ class JournalTest {
 
     private UUID unchecked() {
         for (JsonNode queen : owner.get("/api/v1/queens?search=26-04").json()) {
-            if (queen.path("stage").asString().equals("TAKEN") && queen.path("nuc").isString()) {
+            if (queen.path("stage").asString().equals("TAKEN") && queen.path("hive").isString()) {
                 return UUID.fromString(queen.path("id").asString());
             }
         }
@@ -56,7 +59,7 @@ class JournalTest {
     @Test
     void the_same_entry_sent_twice_is_recorded_once() {
         UUID queen = unchecked();
-        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED", Map.of());
+        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED");
         assertThat(owner.record(entry).json().path("recorded")).hasSize(1);
         assertThat(owner.record(entry).json().path("recorded")).isEmpty();
         assertThat(stage(queen)).isEqualTo("VIRGIN");
@@ -66,10 +69,10 @@ class JournalTest {
     @Test
     void a_correction_takes_the_place_and_the_first_entry_stays_readable() {
         UUID queen = unchecked();
-        Map<String, Object> wrong = sight(queen, JUN_9, "DUD", Map.of());
+        Map<String, Object> wrong = sight(queen, JUN_9, "DUD");
         owner.record(wrong);
         assertThat(stage(queen)).isEqualTo("DUD");
-        Map<String, Object> right = new HashMap<>(sight(queen, JUN_9, "EMERGED", Map.of()));
+        Map<String, Object> right = new HashMap<>(sight(queen, JUN_9, "EMERGED"));
         right.put("corrects", wrong.get("id"));
         assertThat(owner.record(right).status()).isEqualTo(200);
         assertThat(stage(queen)).isEqualTo("VIRGIN");
@@ -80,17 +83,16 @@ class JournalTest {
     @Test
     void a_withdrawal_puts_back_what_was_before() {
         UUID queen = unchecked();
-        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED", Map.of());
+        Map<String, Object> entry = sight(queen, JUN_9, "EMERGED");
         owner.record(entry);
-        Map<String, Object> undo = new HashMap<>(sight(queen, JUN_9, "WITHDRAWN", Map.of()));
-        undo.put("corrects", entry.get("id"));
+        Map<String, Object> undo = withdrawal(entry, JUN_9);
         owner.record(undo);
         assertThat(stage(queen)).isEqualTo("TAKEN");
     }
 
     @Test
     void what_lies_ahead_is_refused_with_what_to_change() {
-        Client.Answer answer = owner.record(sight(unchecked(), JUN_9.plusDays(1), "EMERGED", Map.of()));
+        Client.Answer answer = owner.record(sight(unchecked(), JUN_9.plusDays(1), "EMERGED"));
         assertThat(answer.status()).isEqualTo(422);
         assertThat(answer.findings())
                 .containsExactly("2026-06-10 lies ahead; today is 2026-06-09. Change the day to one that has been.");
@@ -99,17 +101,20 @@ class JournalTest {
     @Test
     void everything_wrong_is_said_at_once_and_nothing_is_kept() {
         UUID queen = unchecked();
-        Client.Answer answer = owner.record(List.of(sight(queen, JUN_9, "EMERGED", Map.of()),
-                sight(UUID.randomUUID(), JUN_9, "EMERGED", Map.of()), sight(queen, JUN_9, "CULLED", Map.of())), false);
+        Client.Answer answer = owner.record(List.of(sight(queen, JUN_9, "EMERGED"),
+                sight(UUID.randomUUID(), JUN_9, "EMERGED"), entry(JUN_9, deed("CELL_CULLED", "queen", queen))), false);
+        assertThat(answer.findings()).singleElement().asString().startsWith("reason: ");
+        answer = owner.record(List.of(sight(queen, JUN_9.plusDays(1), "EMERGED"),
+                sight(UUID.randomUUID(), JUN_9, "EMERGED")), false);
         assertThat(answer.findings()).hasSize(2).anyMatch(text -> text.startsWith("There is no queen with the id"))
-                .contains("Say why the cell was culled.");
+                .anyMatch(text -> text.contains("lies ahead"));
         assertThat(stage(queen)).isEqualTo("TAKEN");
     }
 
     @Test
     void emergence_before_it_can_be_is_refused_first_and_kept_flagged_on_request() {
         UUID queen = unchecked();
-        Map<String, Object> early = sight(queen, LocalDate.of(2026, 6, 4), "EMERGED", Map.of());
+        Map<String, Object> early = sight(queen, LocalDate.of(2026, 6, 4), "EMERGED");
         Client.Answer refused = owner.record(early);
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.findings())
@@ -122,22 +127,24 @@ class JournalTest {
     }
 
     @Test
-    void a_nuc_that_is_held_takes_no_second_cell_and_a_cell_no_second_nuc() {
-        UUID nuc = owner.freeNuc(0);
+    void a_hive_that_is_held_takes_no_second_cell_and_a_cell_no_second_hive() {
+        UUID hive = owner.freeHive(0);
         UUID first = ripe(0);
         UUID second = ripe(1);
-        assertThat(owner.record(placed(first, nuc)).status()).isEqualTo(200);
-        Client.Answer held = owner.record(placed(second, nuc));
+        assertThat(owner.record(placed(first, hive)).status()).isEqualTo(200);
+        Client.Answer held = owner.record(placed(second, hive));
         assertThat(held.status()).isEqualTo(409);
-        assertThat(held.findings().getFirst()).contains("already holds").contains("Choose a free nuc");
-        Client.Answer twice = owner.record(placed(first, owner.freeNuc(0)));
+        assertThat(held.findings().getFirst()).contains("already holds").contains("Choose a free hive");
+        Client.Answer twice = owner.record(placed(first, owner.freeHive(0)));
         assertThat(twice.findings()).containsExactly(
-                "This cell is already in another nuc. Choose another cell, or correct the earlier placing.");
+                "This cell is already in another hive. Choose another cell, or correct the earlier placing.");
     }
 
     @Test
     void a_cup_that_is_not_there_is_refused() {
-        assertThat(owner.record(sight(UUID.randomUUID(), JUN_9, "TOOK", Map.of())).status()).isEqualTo(422);
+        assertThat(owner.record(
+                entry(JUN_9, deed("TAKE_COUNTED", "graft", UUID.randomUUID(), "took", List.of(UUID.randomUUID()))))
+                .status()).isEqualTo(422);
     }
 
     @Test
@@ -145,9 +152,9 @@ class JournalTest {
         UUID queen = unchecked();
         Client crew = application.signedIn(demo.crewEmail());
         CompletableFuture<Client.Answer> one = CompletableFuture
-                .supplyAsync(() -> owner.record(sight(queen, JUN_9, "EMERGED", Map.of())));
+                .supplyAsync(() -> owner.record(sight(queen, JUN_9, "EMERGED")));
         CompletableFuture<Client.Answer> other = CompletableFuture
-                .supplyAsync(() -> crew.record(sight(queen, JUN_9, "DUD", Map.of())));
+                .supplyAsync(() -> crew.record(sight(queen, JUN_9, "DUD")));
         List<Integer> answers = List.of(one.join().status(), other.join().status());
         // Whoever comes second is told; one of the two is in, none is lost without a word.
         assertThat(answers).containsExactlyInAnyOrder(200, 409);
@@ -169,15 +176,16 @@ class JournalTest {
 
     @Test
     void a_rebuild_makes_the_very_same_rows() {
-        UUID nuc = owner.freeNuc(0);
-        owner.record(placed(ripe(0), nuc));
-        owner.record(List.of(placed(ripe(0), nuc)), true);
-        owner.record(List.of(sight(unchecked(), LocalDate.of(2026, 6, 4), "EMERGED", Map.of())), true);
+        UUID hive = owner.freeHive(0);
+        owner.record(placed(ripe(0), hive));
+        owner.record(List.of(placed(ripe(0), hive)), true);
+        owner.record(List.of(sight(unchecked(), LocalDate.of(2026, 6, 4), "EMERGED")), true);
         promisesAQueen();
         Map<String, List<String>> before = rows();
         assertThat(before.get("contradiction")).hasSize(2);
         CurrentOperation.in(demo.operation(), () -> {
-            application.context().getBean(Recorder.class).rebuild();
+            application.context().getBean(Rebuild.class).all(_ -> {
+            });
             return demo;
         });
         Map<String, List<String>> after = rows();
@@ -187,16 +195,16 @@ class JournalTest {
     private void promisesAQueen() {
         String order = owner.get("/api/v1/orders").json().get(0).path("id").asString();
         String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
-        assertThat(owner.post("/api/v1/orders/" + order + "/queens", Map.of("queens", List.of(queen))).status())
-                .isEqualTo(204);
+        assertThat(owner.tell("QUEENS_PROMISED", "order", order, "promised", List.of(queen)).status()).isEqualTo(200);
     }
 
     private Map<String, List<String>> rows() {
         JdbcClient database = application.context().getBean(JdbcClient.class);
         return CurrentOperation.in(demo.operation(), () -> {
             Map<String, List<String>> rows = new HashMap<>();
-            for (String table : List.of("yard", "builder", "nuc", "graft", "graft_tally", "queen", "colony",
-                    "queen_order", "order_queen", "contradiction")) {
+            for (String table : List.of("yard", "hive", "box", "frame", "builder", "graft", "graft_tally",
+                    "mating_tally",
+                    "queen", "queen_agenda", "queen_order", "order_queen", "contradiction")) {
                 List<String> all = database.sql("select to_jsonb(t)::text from %s t order by 1".formatted(table))
                         .query(String.class).list();
                 assertThat(all).as(table).isNotEmpty();
@@ -216,21 +224,21 @@ class JournalTest {
         }
         List<UUID> cells = new ArrayList<>();
         for (JsonNode cup : owner.get("/api/v1/grafts/" + graft).json().path("cups")) {
-            if (cup.path("stage").asString().equals("TAKEN") && !cup.path("nuc").isString()) {
+            if (cup.path("stage").asString().equals("TAKEN") && !cup.path("hive").isString()) {
                 cells.add(UUID.fromString(cup.path("id").asString()));
             }
         }
         return cells.get(index);
     }
 
-    private static Map<String, Object> placed(UUID cell, UUID nuc) {
-        return sight(cell, JUN_9, "PLACED_IN_NUC", Map.of("nuc", nuc));
+    private static Map<String, Object> placed(UUID cell, UUID hive) {
+        return entry(JUN_9, deed("QUEEN_PLACED", "queen", cell, "hive", hive, "given", "CELL", "besideAnother", false));
     }
 
-    private List<JsonNode> lines(UUID queen, String kind) {
+    private List<JsonNode> lines(UUID queen, String sight) {
         List<JsonNode> lines = new ArrayList<>();
         for (JsonNode line : owner.get("/api/v1/journal?subject=" + queen).json()) {
-            if (line.path("kind").asString().equals(kind)) {
+            if (line.path("deed").path("sight").asString().equals(sight)) {
                 lines.add(line);
             }
         }

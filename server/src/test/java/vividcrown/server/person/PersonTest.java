@@ -68,7 +68,7 @@ class PersonTest {
         Client.Answer link = crew.post("/api/v1/calendar-link", Map.of());
         assertThat(link.status()).isEqualTo(403);
         assertThat(link.json().path("detail").asString())
-                .isEqualTo("Only the owner can make a calendar link. Ask the owner to do it.");
+                .isEqualTo("Only the owner can do this. Ask the owner.");
         assertThat(crew.post("/api/v1/imports/queens/preview", Map.of("csv", "code\n1")).status()).isEqualTo(403);
         assertThat(crew.get("/api/v1/round").status()).isEqualTo(200);
     }
@@ -80,7 +80,7 @@ class PersonTest {
         UUID queen = theirs.queenId("26-01-101");
         assertThat(ours.get("/api/v1/queens/" + queen).status()).isEqualTo(404);
         assertThat(ours.get("/api/v1/journal?subject=" + queen).json()).isEmpty();
-        assertThat(ours.record(Client.sight(queen, LocalDate.of(2026, 6, 9), "NOTE", Map.of("text", "x")))
+        assertThat(ours.tell("QUEEN_NOTED", "queen", queen, "text", "x")
                 .status()).isEqualTo(422);
     }
 

@@ -60,7 +60,7 @@ class RoundTest {
     @Test
     void each_ripe_cell_is_given_one_empty_nuc_and_carried() {
         List<JsonNode> gives = stops("GIVE_CELL");
-        assertThat(gives).extracting(stop -> stop.path("nuc").asString()).doesNotHaveDuplicates();
+        assertThat(gives).extracting(stop -> stop.path("hive").asString()).doesNotHaveDuplicates();
         assertThat(gives).extracting(stop -> stop.path("subject").asString()).doesNotHaveDuplicates();
         // one nuc holds a drone layer to be replaced: that takes a cell along too
         int carried = owner.get("/api/v1/round").json().path("carry").path("RIPE_CELLS").asInt();
@@ -81,7 +81,8 @@ class RoundTest {
         JsonNode stop = stops("CHECK_EMERGENCE").getFirst();
         UUID queen = UUID.fromString(stop.path("subject").asString());
         int before = stops("CHECK_EMERGENCE").size();
-        owner.record(Client.sight(queen, JUN_9, "NOT_POSSIBLE", Map.of("job", "CHECK_EMERGENCE")));
+        owner.record(Client.entry(JUN_9, Client.deed("NOT_POSSIBLE", "putOff", UUID.randomUUID(), "subjectKind",
+                "QUEEN", "subject", queen, "job", "CHECK_EMERGENCE")));
         assertThat(stops("CHECK_EMERGENCE")).hasSize(before - 1);
         owner.post("/api/v1/demo/step", Map.of());
         assertThat(stops("CHECK_EMERGENCE")).extracting(one -> one.path("subject").asString())
@@ -92,7 +93,7 @@ class RoundTest {
     void a_dud_empties_its_nuc_which_is_then_given_the_next_cell() {
         JsonNode stop = stops("CHECK_EMERGENCE").getFirst();
         String code = stop.path("code").asString();
-        owner.record(Client.sight(UUID.fromString(stop.path("subject").asString()), JUN_9, "DUD", Map.of()));
+        owner.record(Client.sight(UUID.fromString(stop.path("subject").asString()), JUN_9, "DUD"));
         assertThat(stops("GIVE_CELL")).extracting(one -> one.path("code").asString()).contains(code);
     }
 
@@ -118,11 +119,7 @@ class RoundTest {
     void the_step_into_the_finisher_is_asked_for_after_the_take_was_counted() {
         assertThat(stops("COUNT_TAKE")).hasSize(1);
         UUID graft = UUID.fromString(stops("COUNT_TAKE").getFirst().path("subject").asString());
-        owner.post("/api/v1/journal",
-                Map.of("entries",
-                        List.of(Map.of("id", UUID.randomUUID(), "happenedAt", "2026-06-09T10:00:00+02:00",
-                                "subjectKind", "GRAFT", "subjectId", graft, "kind", "STEP_DONE", "detail",
-                                Map.of("step", "COUNT_TAKE")))));
+        owner.tell("GRAFT_STEP_DONE", "graft", graft, "step", "COUNT_TAKE");
         assertThat(stops("COUNT_TAKE")).isEmpty();
         assertThat(stops("MOVE_TO_FINISHER")).hasSize(1);
     }

@@ -116,9 +116,8 @@ class SeasonTest {
     @Test
     void a_planned_graft_comes_on_the_round_and_a_bad_take_lowers_its_promise() {
         // of a line that nothing else is grafted from, so that this graft alone can serve it
-        owner.put("/api/v1/orders/" + UUID.randomUUID(),
-                Map.of("customer", "Fell Side", "ownNeed", false, "product", "RIPE_CELLS", "count", 12, "from",
-                        "2026-07-08", "until", "2026-07-09", "line", "Birch", "priority", 1));
+        takes(Map.of("customer", "Fell Side", "ownNeed", false, "product", "RIPE_CELLS", "count", 12, "from",
+                "2026-07-08", "until", "2026-07-09", "line", "Birch", "priority", 1));
         plansAndAdopts();
         String demand = "Q26-10";
         JsonNode line = null;
@@ -135,18 +134,17 @@ class SeasonTest {
         owner.get("/api/v1/round").json().path("yards").forEach(yard -> yard.path("stops").forEach(stop -> jobs
                 .add(stop.path("job").asString() + " " + stop.path("subject").asString())));
         assertThat(jobs).contains("GRAFT " + graft);
-        owner.post("/api/v1/grafts/" + graft + "/done", Map.of("graftedAt", day + "T08:00:00+02:00"));
+        owner.tell(LocalDate.parse(day), "GRAFT_DONE", "graft", graft);
         double before = chances(season()).get(demand);
         assertThat(before).isGreaterThan(0.85);
         owner.post("/api/v1/demo/step", Map.of());
-        List<Map<String, Object>> counted = new ArrayList<>();
-        String next = LocalDate.parse(day).plusDays(1) + "T09:00:00+02:00";
-        int cup = 0;
-        for (JsonNode one : owner.get("/api/v1/grafts/" + graft).json().path("cups")) {
-            counted.add(Map.of("id", UUID.randomUUID(), "happenedAt", next, "subjectKind", "QUEEN", "subjectId",
-                    one.path("id").asString(), "kind", cup++ % 3 == 0 ? "TOOK" : "DID_NOT_TAKE"));
+        List<String> took = new ArrayList<>();
+        List<String> didNot = new ArrayList<>();
+        for (JsonNode cup : owner.get("/api/v1/grafts/" + graft).json().path("cups")) {
+            ((took.size() + didNot.size()) % 3 == 0 ? took : didNot).add(cup.path("id").asString());
         }
-        Client.Answer take = owner.record(counted, false);
+        Client.Answer take = owner.tell(LocalDate.parse(day).plusDays(1), "TAKE_COUNTED", "graft", graft, "took", took,
+                "didNotTake", didNot);
         assertThat(take.status()).as(take.text()).isEqualTo(200);
         assertThat(chances(season()).get(demand)).isLessThan(before - 0.2);
     }
@@ -158,7 +156,8 @@ class SeasonTest {
         settings.propertyStream().forEach(one -> changed.put(one.getKey(), one.getValue()));
         changed.put("season", Map.of("hoursADay", 9, "daysOff", List.of("WEDNESDAY", "SATURDAY"), "cages", 20,
                 "assurance", 0.8));
-        assertThat(owner.put("/api/v1/settings", changed).status()).isEqualTo(200);
+        assertThat(owner.tell("SETTINGS_CHANGED", "operation", demo.operation(), "settings", changed).status())
+                .isEqualTo(200);
         JsonNode plan = ends(begins(Map.of("seconds", 3))).path("plan");
         plan.path("batches").forEach(batch -> {
             LocalDate day = LocalDate.parse(batch.path("day").asString());
@@ -173,7 +172,7 @@ class SeasonTest {
     @Test
     void spares_are_a_share_of_the_queens_that_others_ask_for() {
         int before = wanted("Q26-07");
-        owner.put("/api/v1/orders/" + UUID.randomUUID(), Map.of("customer", "Fell Side", "ownNeed", false, "product",
+        takes(Map.of("customer", "Fell Side", "ownNeed", false, "product",
                 "MATED_QUEENS", "count", 50, "from", "2026-07-20", "until", "2026-07-25", "priority", 2));
         assertThat(wanted("Q26-07")).isEqualTo(before + 5);
     }
@@ -216,7 +215,7 @@ class SeasonTest {
         String day = last.path("batch").path("day").asString();
         String later = LocalDate.parse(day).plusDays(1).toString();
         Client.Answer move = owner.post("/api/v1/season/grafts/" + last.path("graft").asString() + "/move",
-                Map.of("day", later));
+                Map.of("request", UUID.randomUUID(), "day", later));
         assertThat(move.status()).as(move.text()).isEqualTo(204);
         JsonNode lines = season().path("planned");
         assertThat(lines).anySatisfy(line -> {
@@ -224,15 +223,15 @@ class SeasonTest {
             assertThat(line.path("batch").path("locked").asBoolean()).isTrue();
         });
         assertThat(owner.post("/api/v1/season/grafts/" + last.path("graft").asString() + "/move",
-                Map.of("day", later)).findings()).singleElement().asString().contains("Reload");
+                Map.of("request", UUID.randomUUID(), "day", later)).findings()).singleElement().asString()
+                .contains("Reload");
     }
 
     @Test
     void a_what_if_with_a_builder_that_is_not_there_is_shown_but_not_adopted() {
         for (int number = 0; number < 3; number++) {
-            owner.put("/api/v1/orders/" + UUID.randomUUID(),
-                    Map.of("customer", "Big " + number, "ownNeed", false, "product", "RIPE_CELLS", "count", 60, "from",
-                            "2026-06-24", "until", "2026-06-25", "priority", 1));
+            takes(Map.of("customer", "Big " + number, "ownNeed", false, "product", "RIPE_CELLS", "count", 60, "from",
+                    "2026-06-24", "until", "2026-06-25", "priority", 1));
         }
         JsonNode done = ends(begins(Map.of("seconds", 5, "whatIf", Map.of("moreBuilders", 6))));
         assertThat(done.path("plan").path("batches").findValuesAsString("builder")).anySatisfy(
@@ -272,7 +271,7 @@ class SeasonTest {
         List<JsonNode> kept = new ArrayList<>();
         owner.get("/api/v1/colonies").json().forEach(kept::add);
         kept.forEach(this::takeDroneCombOut);
-        owner.put("/api/v1/orders/" + UUID.randomUUID(), Map.of("customer", "Fell Side", "ownNeed", false, "product",
+        takes(Map.of("customer", "Fell Side", "ownNeed", false, "product",
                 "MATED_QUEENS", "count", 20, "from", "2026-08-20", "until", "2026-08-25", "priority", 1));
         JsonNode done = ends(begins(Map.of("seconds", 4)));
         JsonNode starts = done.path("plan").path("droneStarts");
@@ -285,10 +284,10 @@ class SeasonTest {
         JsonNode stop = droneStops().stream()
                 .filter(one -> one.path("code").asString().equals(first.path("colony").asString())).findFirst()
                 .orElseThrow();
-        assertThat(stop.path("subjectKind").asString()).isEqualTo("COLONY");
+        assertThat(stop.path("subjectKind").asString()).isEqualTo("HIVE");
         int before = droneStops().size();
-        Client.Answer ticked = owner.record(Map.of("id", UUID.randomUUID(), "happenedAt", day + "T09:00:00+02:00",
-                "subjectKind", "COLONY", "subjectId", stop.path("subject").asString(), "kind", "DRONE_COMB_IN"));
+        Client.Answer ticked = owner.tell(LocalDate.parse(day), "DRONE_COMB_IN", "hive",
+                stop.path("subject").asString());
         assertThat(ticked.status()).as(ticked.text()).isEqualTo(200);
         assertThat(droneStops()).hasSize(before - 1);
         JsonNode colony = owner.get("/api/v1/colonies/" + stop.path("subject").asString()).json();
@@ -298,11 +297,7 @@ class SeasonTest {
     private void takeDroneCombOut(JsonNode colony) {
         JsonNode page = owner.get("/api/v1/colonies/" + colony.path("id").asString()).json();
         if (page.path("droneCombOn").isString()) {
-            Client.Answer changed = owner.put("/api/v1/colonies/" + colony.path("id").asString(), Map.of("yard",
-                    colony.path("yard").asString(), "code", colony.path("code").asString(), "position",
-                    page.path("position").asInt(), "frames", colony.path("frames").asInt(), "format",
-                    colony.path("format").asString()));
-            assertThat(changed.status()).as(changed.text()).isLessThan(300);
+            assertThat(owner.tell("DRONE_COMB_OUT", "hive", colony.path("id").asString()).status()).isEqualTo(200);
         }
     }
 
@@ -328,5 +323,10 @@ class SeasonTest {
         assertThat(season().path("planned").findValuesAsString("grafter")).contains("Jory");
         assertThat(season().path("rates").get(0).path("by").path("PERSON").findValuesAsString("group"))
                 .contains("Ilva", "Jory");
+    }
+
+    private void takes(Map<String, Object> terms) {
+        Client.Answer taken = owner.tell("ORDER_TAKEN", "order", UUID.randomUUID(), "code", "", "terms", terms);
+        assertThat(taken.status()).as(taken.text()).isEqualTo(200);
     }
 }

@@ -16,7 +16,9 @@ class SettingsTest {
     private static final List<String> CODE = List.of("WHITE", "YELLOW", "RED", "GREEN", "BLUE");
 
     private static Map<String, Object> settings(List<Map<String, Object>> figures, List<String> marking) {
-        return Map.of("figures", figures, "marking", marking, "units", "METRIC");
+        return Map.of("figures", figures, "marking", marking, "units", "METRIC", "swarm", "DESTROY_AND_RETURN",
+                "season",
+                Map.of("hoursADay", 14, "daysOff", List.of("SUNDAY"), "cages", 60, "assurance", 0.9));
     }
 
     private static Map<String, Object> figure(String name, double earliest, double likely, double latest) {
@@ -27,7 +29,7 @@ class SettingsTest {
     void an_own_figure_moves_every_date_that_rests_on_it(Application.Running running) {
         Client owner = running.signedIn(running.demo().ownerEmail());
         String before = firstLook(owner);
-        Client.Answer changed = owner.put("/api/v1/settings",
+        Client.Answer changed = changes(owner,
                 settings(List.of(figure("FIRST_LOOK", 16, 17, 22)), CODE));
         assertThat(changed.status()).isEqualTo(200);
         String after = firstLook(owner);
@@ -39,11 +41,9 @@ class SettingsTest {
     /** The first look of the next batch of a plan, through the door that a screen uses. */
     private static String firstLook(Client owner) {
         String builder = owner.get("/api/v1/builders").json().get(0).path("id").asString();
-        String mother = owner.get("/api/v1/queens/breeders").json().get(0).path("id").asString();
         Client.Answer preview = owner.post("/api/v1/grafts/calendar",
-                Map.of("mother", mother, "builder", builder, "grafter", "Ilva", "done", false, "plannedFor",
-                        "2026-06-20T10:00:00+02:00", "larvaAge", "FROM_12_TO_24_H", "placing", "CELLS_TO_NUCS",
-                        "bars", 1, "cupsPerBar", 15));
+                Map.of("builder", builder, "plannedFor", "2026-06-20T10:00:00+02:00", "larvaAge", "FROM_12_TO_24_H",
+                        "placing", "CELLS_TO_NUCS"));
         assertThat(preview.status()).as(preview.text()).isEqualTo(200);
         for (var step : preview.json().path("steps")) {
             if (step.path("kind").asString().equals("FIRST_LOOK")) {
@@ -58,26 +58,30 @@ class SettingsTest {
         Client owner = running.signedIn(running.demo().ownerEmail());
         String code = owner.get("/api/v1/queens?search=").json().get(0).path("code").asString();
         String before = owner.queen(code).path("colour").asString();
-        owner.put("/api/v1/settings", settings(List.of(), List.of("BLUE", "GREEN", "WHITE", "YELLOW", "RED")));
+        changes(owner, settings(List.of(), List.of("BLUE", "GREEN", "WHITE", "YELLOW", "RED")));
         assertThat(owner.queen(code).path("colour").asString()).isNotEqualTo(before);
     }
 
     @Test
     void what_contradicts_itself_is_refused_with_what_to_change(Application.Running running) {
         Client owner = running.signedIn(running.demo().ownerEmail());
-        assertThat(owner.put("/api/v1/settings", settings(List.of(figure("LATE", 40, 40, 40)), CODE)).findings())
-                .singleElement().asString().contains("LATE (40 days)", "Change one");
-        assertThat(owner.put("/api/v1/settings", settings(List.of(figure("LATE", 22, 21, 21)), CODE)).findings())
+        assertThat(changes(owner, settings(List.of(figure("LATE", 40, 40, 40)), CODE)).findings())
+                .singleElement().asString().contains("LATE (40 days)");
+        assertThat(changes(owner, settings(List.of(figure("LATE", 22, 21, 21)), CODE)).findings())
                 .singleElement().asString().contains("earliest ≤ likely ≤ latest");
-        assertThat(owner
-                .put("/api/v1/settings", settings(List.of(), List.of("WHITE", "WHITE", "RED", "GREEN", "BLUE")))
-                .findings()).singleElement().asString().contains("each colour once");
+        assertThat(changes(owner, settings(List.of(), List.of("WHITE", "WHITE", "RED", "GREEN", "BLUE")))
+                .findings()).singleElement().asString().contains("one colour for each of five years, none twice");
     }
 
     @Test
     void crew_see_the_settings_and_leave_them(Application.Running running) {
         Client crew = running.signedIn(running.demo().crewEmail());
         assertThat(crew.get("/api/v1/settings").json().path("standard").size()).isGreaterThan(15);
-        assertThat(crew.put("/api/v1/settings", settings(List.of(), CODE)).status()).isEqualTo(403);
+        assertThat(changes(crew, settings(List.of(), CODE)).status()).isEqualTo(403);
+    }
+
+    private static Client.Answer changes(Client client, Map<String, Object> settings) {
+        return client.tell("SETTINGS_CHANGED", "operation",
+                client.get("/api/v1/settings").json().path("operation").asString(), "settings", settings);
     }
 }

@@ -10,6 +10,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -99,10 +100,44 @@ public final class Client {
 
     // --- the work, in the words of the trade -------------------------------------------------------------------
 
-    /** One entry about a queen at ten o'clock. */
-    public static Map<String, Object> sight(UUID queen, LocalDate day, String kind, Map<String, Object> detail) {
-        return Map.of("id", UUID.randomUUID(), "happenedAt", day + "T10:00:00+02:00", "subjectKind", "QUEEN",
-                "subjectId", queen, "kind", kind, "detail", detail);
+    /** A deed: its kind, then names and values of its parts. */
+    public static Map<String, Object> deed(String kind, Object... parts) {
+        Map<String, Object> deed = new LinkedHashMap<>();
+        deed.put("kind", kind);
+        for (int index = 0; index < parts.length; index += 2) {
+            deed.put((String) parts[index], parts[index + 1]);
+        }
+        return deed;
+    }
+
+    /** An entry under an id of its own, at ten o'clock of that day. */
+    public static Map<String, Object> entry(LocalDate day, Map<String, Object> deed) {
+        Map<String, Object> entry = new LinkedHashMap<>();
+        entry.put("id", UUID.randomUUID());
+        entry.put("happenedAt", day + "T10:00:00+02:00");
+        entry.put("deed", deed);
+        return entry;
+    }
+
+    /** Something seen of a queen. */
+    public static Map<String, Object> sight(UUID queen, LocalDate day, String sight) {
+        return entry(day, deed("QUEEN_SEEN", "queen", queen, "sight", sight));
+    }
+
+    /** Takes an entry away. */
+    public static Map<String, Object> withdrawal(Map<String, Object> entry, LocalDate day) {
+        Map<String, Object> withdrawal = entry(day, deed("WITHDRAWN"));
+        withdrawal.put("corrects", entry.get("id"));
+        return withdrawal;
+    }
+
+    /** Records one deed of the demo's first day. */
+    public Answer tell(String kind, Object... parts) {
+        return tell(LocalDate.of(2026, 6, 9), kind, parts);
+    }
+
+    public Answer tell(LocalDate day, String kind, Object... parts) {
+        return record(entry(day, deed(kind, parts)));
     }
 
     public Answer record(Map<String, Object> entry) {
@@ -121,7 +156,7 @@ public final class Client {
         return UUID.fromString(queen(code).path("id").asString());
     }
 
-    public UUID freeNuc(int index) {
-        return UUID.fromString(get("/api/v1/nucs/free").json().get(index).path("id").asString());
+    public UUID freeHive(int index) {
+        return UUID.fromString(get("/api/v1/hives/free").json().get(index).path("id").asString());
     }
 }

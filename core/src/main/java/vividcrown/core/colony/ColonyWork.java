@@ -1,0 +1,102 @@
+package vividcrown.core.colony;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.judgement.Option;
+import vividcrown.core.judgement.Season;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Source;
+import vividcrown.core.swarm.SwarmPath;
+import vividcrown.core.swarm.SwarmPlan;
+import vividcrown.core.swarm.SwarmStep;
+import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.DaySpan;
+
+/**
+ * What is to be done next at a colony: the next step of a swarm path, the next look of what was chosen, a decision on swarm
+ * cells, or the weekly look.
+ *
+ * @param job its word
+ * @param toDo what to do, as said to whoever stands there
+ * @param when the days on which to do it
+ */
+public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason> reasons) {
+
+    public static final String READ_COLONY = "READ_COLONY";
+    /** Something is to be done about swarm cells; on the colony's own page, for its gates are there. */
+    public static final String SWARM_STEP = "SWARM_STEP";
+    /** The season's plan wants its drones. */
+    public static final String DRONE_COMB = "DRONE_COMB";
+    /** Weekly; after nine days a swarm may have gone. Common practice. */
+    private static final DaySpan WEEKLY = DaySpan.ofDays(7, 7, 9);
+
+    public ColonyWork {
+        reasons = List.copyOf(reasons);
+    }
+
+    /**
+     * What is known of a colony's swarm.
+     *
+     * @param found the day of the look at cells that it began with
+     * @param begun the path that is followed, if its first step was done
+     * @param left the steps that nobody has done yet, the soonest first
+     */
+    public record Swarm(SwarmPlan plan, LocalDate found, Optional<SwarmPath> begun, List<SwarmStep> left) {
+    }
+
+    /**
+     * @param open follow-ups of the chosen action that no reading has answered yet
+     * @param chosenOn the day on which an action was chosen, if one was
+     * @param lastKnown the day of the newest reading, or of the set-up
+     * @param weekly it is kept for what wants a look every week in the swarm season
+     */
+    public static Optional<ColonyWork> next(Optional<Swarm> swarm, List<Option.FollowUp> open,
+            Optional<LocalDate> chosenOn, LocalDate lastKnown, boolean weekly, Season season, LocalDate today) {
+        if (swarm.isPresent() && swarm.get().begun().isPresent()) {
+            return swarm.get().left().stream().findFirst().map(ColonyWork::step);
+        }
+        Optional<Option.FollowUp> look = open.stream().filter(one -> !one.shut()).findFirst();
+        if (look.isPresent()) {
+            return Optional.of(look(look.get().days(), Reason.of(Source.COMMON_PRACTICE, "due.followUp",
+                    look.get().lookFor(), look.get().ifNot())));
+        }
+        Optional<DatedSpan> departs = swarm.flatMap(one -> one.plan().departs());
+        if (departs.isPresent() && chosenOn.filter(day -> !day.isBefore(swarm.get().found())).isEmpty()) {
+            return Optional.of(decide(swarm.get(), departs.get()));
+        }
+        boolean shut = open.stream().anyMatch(one -> one.days().contains(today));
+        if (shut || !weekly || !season.isSwarmSeason(today)) {
+            return Optional.empty();
+        }
+        return Optional.of(look(WEEKLY.from(lastKnown),
+                Reason.of(Source.COMMON_PRACTICE, "due.weeklyLook", lastKnown)));
+    }
+
+    /** Drone comb that the season's plan wants put in. */
+    public static ColonyWork droneComb(DatedSpan days) {
+        return new ColonyWork(DRONE_COMB, Sentence.of("work." + DRONE_COMB), days,
+                List.of(Reason.of(Source.BUECHLER_2013, "due.droneComb", days)));
+    }
+
+    /** Whether a job is at a colony. */
+    public static boolean isAtColony(String job) {
+        return job.equals(READ_COLONY) || job.equals(SWARM_STEP) || job.equals(DRONE_COMB);
+    }
+
+    private static ColonyWork step(SwarmStep step) {
+        return new ColonyWork(step.kind().isLook() ? READ_COLONY : SWARM_STEP, step.kind().sentence(), step.when(),
+                step.reasons());
+    }
+
+    private static ColonyWork look(DatedSpan days, Reason reason) {
+        return new ColonyWork(READ_COLONY, Sentence.of("work." + READ_COLONY), days, List.of(reason));
+    }
+
+    private static ColonyWork decide(Swarm swarm, DatedSpan departs) {
+        LocalDate latest = departs.earliest().isBefore(swarm.found()) ? swarm.found() : departs.earliest();
+        return new ColonyWork(SWARM_STEP, swarm.plan().rung().sentence(), DatedSpan.ofClosed(swarm.found(), latest),
+                List.of(Reason.of(Source.COMMON_PRACTICE, "due.swarmCells", swarm.found(), departs)));
+    }
+}

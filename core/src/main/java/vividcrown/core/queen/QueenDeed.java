@@ -1,0 +1,207 @@
+package vividcrown.core.queen;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.journal.Faults;
+import vividcrown.core.journal.Role;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.journal.Touch;
+import vividcrown.core.rearing.RearingDeed;
+
+/** What people see of cells and queens, and do with them. */
+public sealed interface QueenDeed extends AffectsQueens {
+
+    SubjectKind QUEEN = new SubjectKind("QUEEN");
+
+    /**
+     * A queen comes into the record that was here before it, or was bought.
+     *
+     * @param code her code, 1–40 characters
+     * @param name what people call her, may be empty
+     * @param breeder a mother to graft from
+     * @param mother her mother, if she is known
+     * @param stage how far she has come: a virgin or older
+     * @param emergenceYear year of her colour, 0 if unknown
+     * @param line the line she belongs to; empty if it is not known
+     */
+    record Known(UUID queen, String code, String name, boolean breeder, Optional<UUID> mother, Stage stage,
+            int emergenceYear, String line) implements QueenDeed {
+        public Known {
+            new Faults().text("code", code, 1, 40).text("name", name, 0, 60).text("line", line, 0, 60)
+                    .unless(!stage.isCell() && !stage.isEnd(),
+                            "stage of a known queen must be VIRGIN, LAYING, JUDGED or DRONE_LAYER, but is %s", stage)
+                    .unless(emergenceYear == 0 || emergenceYear >= 1950 && emergenceYear <= 2200,
+                            "emergenceYear must lie between 1950 and 2200, or be 0 for unknown, but is %d",
+                            emergenceYear)
+                    .refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            List<Touch> touches = new ArrayList<>();
+            touches.add(Touch.itself(QUEEN, queen));
+            mother.ifPresent(one -> touches.add(new Touch(QUEEN, one, Role.CONTEXT)));
+            return touches;
+        }
+
+        @Override
+        public Optional<QueenEvent> eventFor(UUID one) {
+            return one.equals(queen) ? Optional.of(new QueenEvent.Known(stage, emergenceYear)) : Optional.empty();
+        }
+    }
+
+    /**
+     * The bars of a graft were looked over, 24 h after it or later.
+     *
+     * @param took cups whose larva was accepted
+     * @param didNotTake cups that are empty
+     */
+    record TakeCounted(UUID graft, Set<UUID> took, Set<UUID> didNotTake) implements QueenDeed {
+        public TakeCounted {
+            took = Set.copyOf(took);
+            didNotTake = Set.copyOf(didNotTake);
+            if (took.isEmpty() && didNotTake.isEmpty()) {
+                throw new IllegalArgumentException("took and didNotTake are both empty: name at least one cup");
+            }
+            Set<UUID> both = new HashSet<>(took);
+            both.retainAll(didNotTake);
+            if (!both.isEmpty()) {
+                throw new IllegalArgumentException("a cup cannot have taken and not taken: %s".formatted(both));
+            }
+        }
+
+        @Override
+        public List<Touch> touches() {
+            List<Touch> touches = new ArrayList<>();
+            touches.add(new Touch(RearingDeed.GRAFT, graft, Role.CONTEXT));
+            took.stream().sorted().forEach(cup -> touches.add(Touch.itself(QUEEN, cup)));
+            didNotTake.stream().sorted().forEach(cup -> touches.add(Touch.itself(QUEEN, cup)));
+            return touches;
+        }
+
+        @Override
+        public Optional<QueenEvent> eventFor(UUID one) {
+            return took.contains(one)
+                    ? Optional.of(new QueenEvent.Took())
+                    : didNotTake.contains(one) ? Optional.of(new QueenEvent.DidNotTake()) : Optional.empty();
+        }
+    }
+
+    /** She, or her cell, was seen so. */
+    record Seen(UUID queen, Sight sight) implements OfOne {
+        @Override
+        public QueenEvent event() {
+            return sight.event();
+        }
+    }
+
+    /** A cell was not used. */
+    record Culled(UUID queen, CullReason reason) implements OfOne {
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.Culled(reason);
+        }
+    }
+
+    /**
+     * A cell, virgin or queen was put into a hive.
+     *
+     * @param given as what
+     * @param place where a cell hangs, if recorded
+     * @param besideAnother it is known that another is in there, and both are left
+     */
+    record Placed(UUID queen, UUID hive, GivenAs given, Optional<CellPlace> place,
+            boolean besideAnother) implements QueenDeed {
+
+        /** A ripe cell, alone. */
+        public static Placed cell(UUID queen, UUID hive) {
+            return new Placed(queen, hive, GivenAs.CELL, Optional.empty(), false);
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(QUEEN, queen), new Touch(HiveDeed.HIVE, hive, Role.TO));
+        }
+
+        @Override
+        public Optional<QueenEvent> eventFor(UUID one) {
+            return one.equals(queen)
+                    ? Optional.of(new QueenEvent.Placed(hive, given, besideAnother))
+                    : Optional.empty();
+        }
+    }
+
+    /** @param cage number of the cage in the incubator, from 1 */
+    record Caged(UUID queen, int cage) implements OfOne {
+        public Caged {
+            new Faults().within("cage", cage, 1, 100_000).refuse();
+        }
+
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.CagedInIncubator(cage);
+        }
+    }
+
+    /** @param number on the disc, empty if none; at most 8 characters */
+    record Marked(UUID queen, YearColour colour, String number) implements OfOne {
+        public Marked {
+            new Faults().text("number", number, 0, 8).refuse();
+        }
+
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.Marked(colour, number);
+        }
+    }
+
+    /**
+     * She left the operation for good: sold, given away, shaken out.
+     *
+     * @param whereTo in words, may be empty
+     */
+    record TakenOut(UUID queen, String whereTo) implements OfOne {
+        public TakenOut {
+            new Faults().text("whereTo", whereTo, 0, 200).refuse();
+        }
+
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.TakenOut();
+        }
+    }
+
+    /** @param text 1–2,000 characters */
+    record Noted(UUID queen, String text) implements OfOne {
+        public Noted {
+            new Faults().text("text", text, 1, 2_000).refuse();
+        }
+
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.Noted();
+        }
+    }
+
+    /** A deed that concerns one queen and nothing else. */
+    sealed interface OfOne extends QueenDeed {
+        UUID queen();
+
+        QueenEvent event();
+
+        @Override
+        default List<Touch> touches() {
+            return List.of(Touch.itself(QUEEN, queen()));
+        }
+
+        @Override
+        default Optional<QueenEvent> eventFor(UUID one) {
+            return one.equals(queen()) ? Optional.of(event()) : Optional.empty();
+        }
+    }
+}

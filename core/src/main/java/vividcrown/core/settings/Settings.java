@@ -1,0 +1,75 @@
+package vividcrown.core.settings;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.hive.FrameFormat;
+import vividcrown.core.judgement.Action;
+import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.YearColour;
+import vividcrown.core.swarm.SwarmSchool;
+
+/**
+ * What an operation does its own way.
+ *
+ * @param figures day-counts that take the place of the trade's; none twice
+ * @param marking colours for years ending in 1 or 6, 2 or 7, 3 or 8, 4 or 9, 5 or 0; none twice
+ * @param swarm the way it deals with swarm cells
+ * @param preferred actions that it prefers where several would do
+ * @param formats its frames, beside the usual ones
+ * @param season hands and places to plan the season with
+ */
+public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units units, SwarmSchool swarm,
+        Set<Action> preferred, List<OwnFormat> formats, SeasonHands season) {
+
+    /** What the trade does. */
+    public static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
+            SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL);
+
+    /**
+     * @param name 1–60 characters
+     * @param sideSquareDecimetres comb area of one side, 1–30 dm²
+     */
+    public record OwnFormat(String name, double sideSquareDecimetres) {
+        public OwnFormat {
+            if (name.isBlank() || name.length() > 60) {
+                throw new IllegalArgumentException(
+                        "name of a format must be 1 to 60 characters, but is \"%s\"".formatted(name));
+            }
+            if (!(sideSquareDecimetres >= 1 && sideSquareDecimetres <= 30)) {
+                throw new IllegalArgumentException(
+                        "sideSquareDecimetres must lie between 1 and 30, but is %s".formatted(sideSquareDecimetres));
+            }
+        }
+    }
+
+    /** @throws IllegalArgumentException if figures contradict each other, or two years have one colour */
+    public Settings {
+        figures = List.copyOf(figures);
+        marking = List.copyOf(marking);
+        preferred = Set.copyOf(preferred);
+        formats = List.copyOf(formats);
+        OwnFigure.over(figures);
+        new MarkingScheme(marking);
+        if (formats.size() > 100) {
+            throw new IllegalArgumentException("formats must be at most 100, but are %d".formatted(formats.size()));
+        }
+    }
+
+    public Assumptions assumptions() {
+        return OwnFigure.over(figures);
+    }
+
+    /** The usual frames and the operation's own, by name: comb area of one side, dm². */
+    public Map<String, Double> frameFormats() {
+        Map<String, Double> all = new LinkedHashMap<>(FrameFormat.sides());
+        formats.forEach(one -> all.put(one.name(), one.sideSquareDecimetres()));
+        return all;
+    }
+
+    public MarkingScheme scheme() {
+        return new MarkingScheme(marking);
+    }
+}

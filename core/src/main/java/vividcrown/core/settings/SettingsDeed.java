@@ -1,0 +1,21 @@
+package vividcrown.core.settings;
+
+import java.util.List;
+import java.util.UUID;
+import vividcrown.core.journal.Deed;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.journal.Touch;
+
+/** What an operation decides of its own ways. */
+public sealed interface SettingsDeed extends Deed {
+
+    SubjectKind OPERATION = new SubjectKind("OPERATION");
+
+    /** From now on it does things this way; the last to speak is right. */
+    record Changed(UUID operation, Settings settings) implements SettingsDeed {
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(OPERATION, operation));
+        }
+    }
+}

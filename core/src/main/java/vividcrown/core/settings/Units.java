@@ -1,0 +1,6 @@
+package vividcrown.core.settings;
+
+/** What temperatures, weights and volumes are shown in. Stored and reckoned is always metric. */
+public enum Units {
+    METRIC, US
+}

@@ -1,0 +1,22 @@
+package vividcrown.server.colony;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import vividcrown.core.colony.ColonyWork;
+import vividcrown.core.judgement.Option;
+import vividcrown.core.judgement.Status;
+
+/**
+ * How a colony stands on one day.
+ *
+ * @param chance of the leading state
+ * @param need how much it needs a decision, 0 and up
+ * @param due the next look of what was chosen
+ * @param overdue that look should have been before today
+ * @param stop signs of disease in the newest reading: nothing may be moved
+ * @param clash readings and events cannot all be true
+ * @param work what is to be done next, if anything
+ */
+public record ColonyStanding(Status leading, double chance, double need, Optional<LocalDate> lastRead,
+        Optional<Option.FollowUp> due, boolean overdue, boolean stop, boolean clash, Optional<ColonyWork> work) {
+}

@@ -1,0 +1,136 @@
+package vividcrown.server.colony;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionTemplate;
+import vividcrown.core.colony.ColonyWork;
+import vividcrown.core.judgement.Judge;
+import vividcrown.core.judgement.Need;
+import vividcrown.core.judgement.Option;
+import vividcrown.core.judgement.Season;
+import vividcrown.core.judgement.Verdict;
+import vividcrown.core.reading.Sign;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.journal.DeedJson;
+import vividcrown.server.journal.Turns;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.yard.Yard;
+
+/** Colonies as they stand on a day: judged once a day and after each entry, and kept for whoever asks next. */
+@Component
+public class ColonyStandings {
+
+    /** Judged in one go; the writers of the operation wait so long. */
+    private static final int AT_ONCE = 50;
+
+    private final ColonyBook book;
+    private final ColonyJudge judges;
+    private final Swarms swarms;
+    private final Turns turns;
+    private final JdbcClient jdbc;
+    private final TransactionTemplate apart;
+
+    ColonyStandings(ColonyBook book, ColonyJudge judges, Swarms swarms, Turns turns, JdbcClient jdbc,
+            PlatformTransactionManager transactions) {
+        this.book = book;
+        this.judges = judges;
+        this.swarms = swarms;
+        this.turns = turns;
+        this.jdbc = jdbc;
+        this.apart = new TransactionTemplate(transactions);
+        this.apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+    }
+
+    private record Row(UUID hiveId, String standing) {
+    }
+
+    /** By the hive. */
+    public Map<UUID, ColonyStanding> of(Collection<Hive> hives, Map<UUID, Yard> yards, LocalDate today) {
+        Map<UUID, ColonyStanding> standings = new HashMap<>();
+        jdbc.sql("select hive_id, standing from colony_day where day = ?").param(today).query(Row.class).list()
+                .forEach(row -> standings.put(row.hiveId(),
+                        DeedJson.MAPPER.readValue(row.standing(), ColonyStanding.class)));
+        List<Hive> missing = hives.stream().filter(hive -> !standings.containsKey(hive.id())).toList();
+        for (int from = 0; from < missing.size(); from += AT_ONCE) {
+            List<Hive> some = missing.subList(from, Math.min(from + AT_ONCE, missing.size()));
+            standings.putAll(apart.execute(_ -> judged(some, yards, today)));
+        }
+        return standings;
+    }
+
+    private Map<UUID, ColonyStanding> judged(List<Hive> hives, Map<UUID, Yard> yards, LocalDate today) {
+        boolean keep = turns.tryToTake();
+        Map<UUID, ColonyBook.Facts> facts = book.facts(hives, today);
+        Map<UUID, Judge> byYard = new HashMap<>();
+        Map<UUID, ColonyStanding> standings = new HashMap<>();
+        for (Hive hive : hives) {
+            Yard yard = yards.get(hive.yardId());
+            Judge judge = byYard.computeIfAbsent(yard.id(), _ -> judges.judge(yard));
+            ColonyBook.Facts known = facts.get(hive.id());
+            standings.put(hive.id(), standing(hive, known, yard,
+                    judge.atAGlance(known.readings(), known.events(), today), today));
+        }
+        if (keep) {
+            keep(standings, today);
+        }
+        return standings;
+    }
+
+    /** @param verdict of that day */
+    ColonyStanding standing(Hive hive, ColonyBook.Facts facts, Yard yard, Verdict verdict, LocalDate today) {
+        Season season = ColonyJudge.season(yard);
+        List<Option.FollowUp> open = facts.open();
+        Optional<Option.FollowUp> due = open.stream().filter(one -> !one.shut()).findFirst();
+        boolean overdue = due.map(one -> one.days().latest().isBefore(today)).orElse(false);
+        boolean stop = !facts.readings().isEmpty()
+                && facts.readings().getLast().seen().stream().anyMatch(Sign::stopsTheWork);
+        Optional<ColonyWork> work = ColonyWork.next(
+                swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm), open,
+                facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,
+                today);
+        return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
+                Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
+                overdue, stop, !verdict.proof().clashes().isEmpty(), work);
+    }
+
+    private void keep(Map<UUID, ColonyStanding> standings, LocalDate today) {
+        List<UUID> hives = new ArrayList<>(standings.keySet());
+        for (UUID hive : hives) {
+            jdbc.sql("""
+                    insert into colony_day (hive_id, operation_id, day, standing) values (?, ?, ?, cast(? as jsonb))
+                    on conflict (hive_id) do update set day = excluded.day, standing = excluded.standing""")
+                    .params(hive, CurrentOperation.require(), today,
+                            DeedJson.MAPPER.writeValueAsString(standings.get(hive)))
+                    .update();
+        }
+    }
+
+    /** What was kept of these is no longer so. */
+    void forget(Collection<UUID> hives) {
+        if (!hives.isEmpty()) {
+            jdbc.sql("delete from colony_day where hive_id in (:hives)").param("hives", hives).update();
+        }
+    }
+
+    /** What was kept of the hives that these queens are in is no longer so. */
+    void forgetHivesOf(Collection<UUID> queens) {
+        if (!queens.isEmpty()) {
+            jdbc.sql("delete from colony_day where hive_id in (select hive_id from queen where id in (:queens))")
+                    .param("queens", queens).update();
+        }
+    }
+
+    void forgetAll() {
+        jdbc.sql("delete from colony_day").update();
+    }
+}

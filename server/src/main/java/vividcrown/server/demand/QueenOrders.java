@@ -1,0 +1,24 @@
+package vividcrown.server.demand;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+import vividcrown.core.demand.OrderState;
+
+public interface QueenOrders extends JpaRepository<QueenOrder, UUID> {
+    List<QueenOrder> findAllByOrderByUntilDayAscCodeAsc();
+
+    /** Those that are open, and those that were due since. */
+    @Query("""
+            select o from QueenOrder o where o.state in (ASKED, PROMISED) or o.untilDay >= :day order by o.untilDay, o.code
+            """)
+    List<QueenOrder> since(LocalDate day);
+
+    List<QueenOrder> findByStateInOrderByUntilDayAscCodeAsc(Collection<OrderState> states);
+
+    @Query("select o.code from QueenOrder o where o.code like :prefix order by length(o.code) desc, o.code desc limit 1")
+    List<String> lastCode(String prefix);
+}

@@ -1,5 +1,0 @@
-/** Grafts and their cups. */
-@NullMarked
-package vividcrown.server.graft;
-
-import org.jspecify.annotations.NullMarked;

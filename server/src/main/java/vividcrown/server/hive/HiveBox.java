@@ -1,0 +1,79 @@
+package vividcrown.server.hive;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.util.Optional;
+import java.util.UUID;
+import org.hibernate.annotations.TenantId;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.hive.BoxFold;
+import vividcrown.core.hive.BoxKind;
+
+/** A box: on a hive, or in the store. Its place in the stack is kept up by its hive. */
+@Entity
+@Table(name = "box")
+public class HiveBox {
+    @Id
+    private UUID id;
+    @TenantId
+    private @Nullable UUID operationId;
+    private @Nullable UUID hiveId;
+    private String store;
+    @Enumerated(EnumType.STRING)
+    private BoxKind kind;
+    private String format;
+    private int slots;
+    private int level;
+
+    @SuppressWarnings("NullAway") // filled by Hibernate
+    protected HiveBox() {
+    }
+
+    HiveBox(UUID id, BoxFold.Standing standing) {
+        this.id = id;
+        this.kind = standing.box().kind();
+        this.format = standing.box().format();
+        this.slots = standing.box().slots();
+        this.store = "";
+        switch (standing.where()) {
+            case BoxFold.Where.OnHive(UUID hive) -> hiveId = hive;
+            case BoxFold.Where.InStore(String where) -> store = where;
+        }
+    }
+
+    public UUID id() {
+        return id;
+    }
+
+    public Optional<UUID> hiveId() {
+        return Optional.ofNullable(hiveId);
+    }
+
+    public String store() {
+        return store;
+    }
+
+    public BoxKind kind() {
+        return kind;
+    }
+
+    public String format() {
+        return format;
+    }
+
+    public int slots() {
+        return slots;
+    }
+
+    /** From 1 at the bottom; 0 in the store. */
+    public int level() {
+        return level;
+    }
+
+    void standsAt(int place) {
+        level = place;
+    }
+}

@@ -1,0 +1,17 @@
+package vividcrown.server.hive;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+/** Boxes of the operation. */
+public interface HiveBoxes extends JpaRepository<HiveBox, UUID> {
+
+    /** From the bottom up. */
+    List<HiveBox> findByHiveIdOrderByLevel(UUID hive);
+
+    List<HiveBox> findByHiveIdInOrderByLevel(Collection<UUID> hives);
+
+    List<HiveBox> findByHiveIdIsNull();
+}

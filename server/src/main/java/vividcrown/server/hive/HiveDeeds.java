@@ -1,0 +1,59 @@
+package vividcrown.server.hive;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import vividcrown.core.hive.Box;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.server.journal.Admission;
+import vividcrown.server.journal.DeedKind;
+import vividcrown.server.journal.DeedKinds;
+import vividcrown.server.settings.SettingsInForce;
+
+/** The deeds of hives, boxes and frames. */
+@Configuration
+class HiveDeeds {
+
+    private final SettingsInForce settings;
+
+    HiveDeeds(SettingsInForce settings) {
+        this.settings = settings;
+    }
+
+    @Bean
+    DeedKinds hiveDeedKinds() {
+        return DeedKinds.of(
+                DeedKind.of("HIVE_SET_UP", HiveDeed.SetUp.class)
+                        .bringing(HiveDeed.HIVE, HiveDeed.BOX, HiveDeed.FRAME).through(this::setUp),
+                DeedKind.of("HIVE_MOVED", HiveDeed.Moved.class), DeedKind.of("HIVE_RENAMED", HiveDeed.Renamed.class),
+                DeedKind.of("HIVE_REPURPOSED", HiveDeed.Repurposed.class),
+                DeedKind.of("HIVE_ENDED", HiveDeed.Ended.class),
+                DeedKind.of("BOX_PUT_ON", HiveDeed.BoxPutOn.class).bringing(HiveDeed.BOX, HiveDeed.FRAME)
+                        .through(this::putOn),
+                DeedKind.of("BOX_TAKEN_OFF", HiveDeed.BoxTakenOff.class),
+                DeedKind.of("FRAMES_ADDED", HiveDeed.FramesAdded.class).bringing(HiveDeed.FRAME),
+                DeedKind.of("FRAMES_MOVED", HiveDeed.FramesMoved.class), DeedKind.of("HIVE_READ", HiveDeed.Read.class),
+                DeedKind.of("HAPPENED", HiveDeed.Happened.class),
+                DeedKind.of("HIVE_NOTED", HiveDeed.Noted.class),
+                DeedKind.of("DRONE_COMB_IN", HiveDeed.DroneCombIn.class),
+                DeedKind.of("DRONE_COMB_OUT", HiveDeed.DroneCombOut.class),
+                DeedKind.of("DRONE_COMB_MEANT", HiveDeed.DroneCombMeant.class),
+                DeedKind.of("DRONE_COMB_NOT_MEANT", HiveDeed.DroneCombNotMeant.class));
+    }
+
+    private HiveDeed.SetUp setUp(HiveDeed.SetUp asked, Admission admission) {
+        asked.stack().forEach(box -> checkFormat(box, admission));
+        return asked;
+    }
+
+    private HiveDeed.BoxPutOn putOn(HiveDeed.BoxPutOn asked, Admission admission) {
+        checkFormat(asked.box(), admission);
+        return asked;
+    }
+
+    private void checkFormat(Box box, Admission admission) {
+        var formats = settings.current().frameFormats().keySet();
+        if (box.kind().hasFrames() && !formats.contains(box.format())) {
+            admission.refuse("stack", "refusal.noSuchFormat", box.format(), String.join(", ", formats));
+        }
+    }
+}

@@ -1,0 +1,221 @@
+package vividcrown.server.hive;
+
+import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import vividcrown.core.hive.Box;
+import vividcrown.core.hive.BoxFold;
+import vividcrown.core.hive.FrameFold;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.HiveFold;
+import vividcrown.core.hive.HiveState;
+import vividcrown.core.journal.Contradiction;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.journal.Contradictions;
+import vividcrown.server.journal.Projector;
+
+/** Makes the rows of boxes, hives and frames, in this order. */
+final class HiveProjectors {
+
+    private HiveProjectors() {
+    }
+
+    /** Where each box is; its place in a stack is its hive's to say. */
+    @Component
+    @Order(20)
+    static class OfBoxes implements Projector {
+
+        private final HiveBoxes boxes;
+
+        OfBoxes(HiveBoxes boxes) {
+            this.boxes = boxes;
+        }
+
+        @Override
+        public SubjectKind subjectKind() {
+            return HiveDeed.BOX;
+        }
+
+        @Override
+        public void project(Map<UUID, List<Entry>> records) {
+            records.forEach((id, record) -> BoxFold.fold(id, record).ifPresentOrElse(
+                    standing -> boxes.save(new HiveBox(id, standing)), () -> boxes.deleteAllByIdInBatch(List.of(id))));
+            boxes.flush();
+        }
+
+        @Override
+        public void clear() {
+            boxes.deleteAllInBatch();
+        }
+
+        @Override
+        public Set<UUID> existing(Collection<UUID> subjects) {
+            return boxes.findAllById(subjects).stream().map(HiveBox::id).collect(Collectors.toSet());
+        }
+    }
+
+    /** What each hive is, and the order of its stack. */
+    @Component
+    @Order(21)
+    static class OfHives implements Projector {
+
+        private static final String FOUND_IN = "HIVE";
+        private static final String FOUND_IN_CODES = "CODE";
+
+        private final Hives hives;
+        private final HiveBoxes boxes;
+        private final Contradictions contradictions;
+
+        OfHives(Hives hives, HiveBoxes boxes, Contradictions contradictions) {
+            this.hives = hives;
+            this.boxes = boxes;
+            this.contradictions = contradictions;
+        }
+
+        @Override
+        public SubjectKind subjectKind() {
+            return HiveDeed.HIVE;
+        }
+
+        @Override
+        public void project(Map<UUID, List<Entry>> records) {
+            Map<UUID, Hive> rows = hives.findAllById(records.keySet()).stream()
+                    .collect(Collectors.toMap(Hive::id, hive -> hive));
+            Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+            Map<UUID, HiveState> states = new HashMap<>();
+            Set<String> codes = new HashSet<>();
+            records.forEach((id, record) -> {
+                HiveFold.Folded folded = HiveFold.fold(id, record);
+                clashes.put(id, folded.contradictions());
+                if (rows.containsKey(id)) {
+                    codes.add(rows.get(id).code());
+                }
+                folded.state().ifPresentOrElse(state -> {
+                    Hive hive = rows.getOrDefault(id, new Hive(id));
+                    hive.write(state);
+                    codes.add(state.code());
+                    states.put(id, state);
+                    hives.save(hive);
+                }, () -> hives.deleteAllByIdInBatch(List.of(id)));
+            });
+            hives.flush();
+            stack(states);
+            contradictions.replace(FOUND_IN, records.keySet(), clashes);
+            flagCodes(codes, records.keySet());
+        }
+
+        private void stack(Map<UUID, HiveState> states) {
+            Map<UUID, Integer> levels = new HashMap<>();
+            states.values().forEach(state -> {
+                int level = 1;
+                for (Box box : state.stack()) {
+                    levels.put(box.id(), level++);
+                }
+            });
+            List<HiveBox> rows = boxes.findAllById(levels.keySet());
+            rows.stream().filter(box -> box.hiveId().isPresent()).forEach(box -> box.standsAt(levels.get(box.id())));
+            boxes.saveAllAndFlush(rows);
+        }
+
+        /** Of hives that stand and are called alike, all but the first to be called so are flagged. */
+        private void flagCodes(Set<String> codes, Set<UUID> looked) {
+            Map<String, List<Hive>> alike = hives.findByCodeIn(codes).stream().filter(hive -> !hive.isEnded())
+                    .collect(Collectors.groupingBy(Hive::code));
+            Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+            alike.values().forEach(same -> same.stream()
+                    .sorted(Comparator.comparingLong(Hive::codedSequence)).skip(1)
+                    .forEach(hive -> clashes.put(hive.id(), List.of(new Contradiction(hive.codedBy(),
+                            Sentence.of("clash.codeTwice", hive.code()))))));
+            Set<UUID> subjects = Stream
+                    .concat(looked.stream(), alike.values().stream().flatMap(List::stream).map(Hive::id))
+                    .collect(Collectors.toSet());
+            contradictions.replace(FOUND_IN_CODES, subjects, clashes);
+        }
+
+        @Override
+        public void clear() {
+            hives.deleteAllInBatch();
+        }
+
+        @Override
+        public Set<UUID> existing(Collection<UUID> subjects) {
+            return hives.findAllById(subjects).stream().map(Hive::id).collect(Collectors.toSet());
+        }
+    }
+
+    /** Where each frame is. */
+    @Component
+    @Order(22)
+    static class OfFrames implements Projector {
+
+        private static final String FOUND_IN = "FRAME";
+        private static final String FOUND_IN_SLOTS = "SLOT";
+
+        private final Frames frames;
+        private final Contradictions contradictions;
+
+        OfFrames(Frames frames, Contradictions contradictions) {
+            this.frames = frames;
+            this.contradictions = contradictions;
+        }
+
+        @Override
+        public SubjectKind subjectKind() {
+            return HiveDeed.FRAME;
+        }
+
+        @Override
+        public void project(Map<UUID, List<Entry>> records) {
+            Set<UUID> boxes = frames.findAllById(records.keySet()).stream().flatMap(frame -> frame.boxId().stream())
+                    .collect(Collectors.toSet());
+            Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+            records.forEach((id, record) -> {
+                FrameFold.Folded folded = FrameFold.fold(id, record);
+                clashes.put(id, folded.contradictions());
+                folded.last().ifPresentOrElse(stay -> {
+                    Frame frame = frames.save(new Frame(id, stay));
+                    frame.boxId().ifPresent(boxes::add);
+                }, () -> frames.deleteAllByIdInBatch(List.of(id)));
+            });
+            frames.flush();
+            contradictions.replace(FOUND_IN, records.keySet(), clashes);
+            flagSlots(boxes, records.keySet());
+        }
+
+        /** Of frames in one slot all but the first to hang there are flagged. */
+        private void flagSlots(Set<UUID> boxes, Set<UUID> looked) {
+            List<Frame> there = frames.findByBoxIdInOrderBySlot(boxes);
+            Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+            there.stream().collect(Collectors.groupingBy(frame -> frame.boxId().orElseThrow() + " " + frame.slot()))
+                    .values()
+                    .forEach(same -> same.stream()
+                            .sorted(Comparator.comparingLong(Frame::placedSequence)).skip(1)
+                            .forEach(frame -> clashes.put(frame.id(), List.of(new Contradiction(frame.placedBy(),
+                                    Sentence.of("clash.slotTaken", frame.slot()))))));
+            Set<UUID> subjects = Stream.concat(looked.stream(), there.stream().map(Frame::id))
+                    .collect(Collectors.toSet());
+            contradictions.replace(FOUND_IN_SLOTS, subjects, clashes);
+        }
+
+        @Override
+        public void clear() {
+            frames.deleteAllInBatch();
+        }
+
+        @Override
+        public Set<UUID> existing(Collection<UUID> subjects) {
+            return frames.findAllById(subjects).stream().map(Frame::id).collect(Collectors.toSet());
+        }
+    }
+}

@@ -1,0 +1,55 @@
+package vividcrown.server.hive;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.jpa.repository.Query;
+import vividcrown.core.hive.Purpose;
+
+/** Hives of the operation. */
+public interface Hives extends JpaRepository<Hive, UUID> {
+
+    /** Those that stand, in walking order of a yard. */
+    List<Hive> findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(UUID yard, Collection<Purpose> purposes);
+
+    /** Those that stand, kept for one of these. */
+    List<Hive> findByPurposeInAndEndedOnIsNullOrderByYardIdAscPositionAsc(Collection<Purpose> purposes);
+
+    List<Hive> findByEndedOnIsNullOrderByCode();
+
+    List<Hive> findByCodeIn(Collection<String> codes);
+
+    /** Of two with one code the one that stands, or else the later. */
+    @Query("select h from Hive h where lower(h.code) = lower(:code) order by h.endedOn desc nulls first limit 1")
+    Optional<Hive> called(String code);
+
+    /** Mating hives that stand empty, in walking order. */
+    @Query("""
+            select h from Hive h join Yard y on y.id = h.yardId
+            where h.endedOn is null and h.queenId is null and h.purpose in (MATING_NUC, MINI_NUC)
+            order by y.walkOrder, y.id, h.position limit :most
+            """)
+    List<Hive> free(int most);
+
+    @Query("""
+            select h from Hive h where h.endedOn is null and h.purpose in (PRODUCTION, DRONE_COLONY)
+            and h.droneCombFrom is not null order by h.code
+            """)
+    List<Hive> droneCombMeant();
+
+    default List<Hive> keptFor(Purpose... purposes) {
+        return findByPurposeInAndEndedOnIsNullOrderByYardIdAscPositionAsc(List.of(purposes));
+    }
+
+    /** Hives for mating. */
+    default List<Hive> forMating() {
+        return keptFor(Purpose.MATING_NUC, Purpose.MINI_NUC);
+    }
+
+    /** Colonies that are read through the season. */
+    default List<Hive> colonies() {
+        return keptFor(Purpose.PRODUCTION, Purpose.DRONE_COLONY);
+    }
+}

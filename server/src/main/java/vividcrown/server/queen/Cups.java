@@ -1,0 +1,55 @@
+package vividcrown.server.queen;
+
+import com.fasterxml.uuid.Generators;
+import com.fasterxml.uuid.impl.NameBasedGenerator;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.UUID;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import vividcrown.server.journal.Records;
+
+/** Keeps one row for each cup of a graft that was done, whether or not anything was recorded of it since. */
+@Component
+public class Cups {
+
+    private final Queens queens;
+    private final Records records;
+    private final QueenRows rows;
+
+    Cups(Queens queens, Records records, QueenRows rows) {
+        this.queens = queens;
+        this.records = records;
+        this.rows = rows;
+    }
+
+    /** A cup's id follows from its graft and its place, so that everybody who counts them means the same. */
+    public static UUID id(UUID graft, int bar, int cup) {
+        NameBasedGenerator names = Generators.nameBasedGenerator(graft);
+        return names.generate(bar + "-" + cup);
+    }
+
+    /** The graft was done, or changed: each cup has its row. */
+    public void follow(UUID graft, String code, UUID mother, int bars, int cupsPerBar) {
+        Map<UUID, Queen> known = queens.findByGraftIdOrderByBarAscCupAsc(graft).stream()
+                .collect(Collectors.toMap(Queen::id, Function.identity()));
+        List<Queen> cups = new ArrayList<>();
+        for (int bar = 1; bar <= bars; bar++) {
+            for (int cup = 1; cup <= cupsPerBar; cup++) {
+                UUID id = id(graft, bar, cup);
+                String called = String.format(Locale.ROOT, "%s-%d%02d", code, bar, cup);
+                Queen fresh = Queen.ofCup(id, called, graft, bar, cup, mother);
+                cups.add(known.getOrDefault(id, fresh));
+            }
+        }
+        rows.write(cups, records.standing(cups.stream().map(Queen::id).toList()));
+    }
+
+    /** The graft was not done after all. */
+    public void drop(UUID graft) {
+        rows.delete(queens.findByGraftIdOrderByBarAscCupAsc(graft));
+    }
+}

@@ -1,0 +1,50 @@
+package vividcrown.server.queen;
+
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.server.journal.Projector;
+
+/** A hive that was set up, ended or taken back is looked through for queens. */
+@Component
+@Order(41)
+class OccupancyOfHives implements Projector {
+
+    private final Occupancy occupancy;
+
+    OccupancyOfHives(Occupancy occupancy) {
+        this.occupancy = occupancy;
+    }
+
+    @Override
+    public SubjectKind subjectKind() {
+        return HiveDeed.HIVE;
+    }
+
+    @Override
+    public boolean isSecond() {
+        return true;
+    }
+
+    @Override
+    public void project(Map<UUID, List<Entry>> records) {
+        occupancy.refresh(records.keySet());
+    }
+
+    @Override
+    public void clear() {
+        // who is in a hive stands in the hive's own row
+    }
+
+    @Override
+    public Set<UUID> existing(Collection<UUID> subjects) {
+        return Set.of();
+    }
+}

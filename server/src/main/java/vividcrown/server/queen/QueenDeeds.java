@@ -1,0 +1,23 @@
+package vividcrown.server.queen;
+
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import vividcrown.core.queen.QueenDeed;
+import vividcrown.server.journal.DeedKind;
+import vividcrown.server.journal.DeedKinds;
+
+/** The deeds of cells and queens. */
+@Configuration
+class QueenDeeds {
+
+    @Bean
+    DeedKinds queenDeedKinds() {
+        return DeedKinds.of(DeedKind.of("QUEEN_KNOWN", QueenDeed.Known.class).bringing(QueenDeed.QUEEN),
+                DeedKind.of("TAKE_COUNTED", QueenDeed.TakeCounted.class),
+                DeedKind.of("QUEEN_SEEN", QueenDeed.Seen.class), DeedKind.of("CELL_CULLED", QueenDeed.Culled.class),
+                DeedKind.of("QUEEN_PLACED", QueenDeed.Placed.class), DeedKind.of("CELL_CAGED", QueenDeed.Caged.class),
+                DeedKind.of("QUEEN_MARKED", QueenDeed.Marked.class),
+                DeedKind.of("QUEEN_TAKEN_OUT", QueenDeed.TakenOut.class),
+                DeedKind.of("QUEEN_NOTED", QueenDeed.Noted.class));
+    }
+}

@@ -1,0 +1,126 @@
+package vividcrown.server.queen;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.journal.Contradiction;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.queen.AffectsQueens;
+import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.LifeEntry;
+import vividcrown.core.queen.LifeFold;
+import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.QueenAgenda;
+import vividcrown.core.queen.QueenEvent;
+import vividcrown.core.rearing.GraftPlan;
+import vividcrown.core.rearing.LarvaAge;
+import vividcrown.core.settings.Settings;
+import vividcrown.server.journal.Contradictions;
+import vividcrown.server.settings.SettingsInForce;
+
+/** Writes the rows of cells and queens by folding their records, and all that hangs on them. */
+@Component
+class QueenRows {
+
+    private static final String FOUND_IN = "LIFE";
+
+    private final Queens queens;
+    private final Batches batches;
+    private final Contradictions contradictions;
+    private final Occupancy occupancy;
+    private final Agendas agendas;
+    private final OwnRates rates;
+    private final SettingsInForce settings;
+
+    QueenRows(Queens queens, Batches batches, Contradictions contradictions, Occupancy occupancy, Agendas agendas,
+            OwnRates rates, SettingsInForce settings) {
+        this.queens = queens;
+        this.batches = batches;
+        this.contradictions = contradictions;
+        this.occupancy = occupancy;
+        this.agendas = agendas;
+        this.rates = rates;
+        this.settings = settings;
+    }
+
+    /** @param records by the queen */
+    void write(List<Queen> rows, Map<UUID, List<Entry>> records) {
+        Map<UUID, Batches.Batch> grafts = batchesOf(rows);
+        Settings own = settings.current();
+        Assumptions assumptions = own.assumptions();
+        MarkingScheme scheme = own.scheme();
+        Rate mating = LossStep.MATING.prior();
+        Set<UUID> hives = new HashSet<>();
+        Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+        Map<UUID, List<QueenAgenda.Line>> lines = new HashMap<>();
+        for (Queen queen : rows) {
+            queen.hiveId().ifPresent(hives::add);
+            Optional<Batches.Batch> batch = queen.graftId().map(grafts::get);
+            clashes.put(queen.id(), fold(queen, batch, records.getOrDefault(queen.id(), List.of()), assumptions));
+            lines.put(queen.id(), QueenAgenda.of(queen.life(), batch.map(Batches.Batch::plan), assumptions, mating,
+                    scheme));
+            queen.hiveId().ifPresent(hives::add);
+        }
+        queens.saveAllAndFlush(rows);
+        contradictions.replace(FOUND_IN, rows.stream().map(Queen::id).toList(), clashes);
+        agendas.replace(lines);
+        occupancy.refresh(hives);
+        rates.recount(rows.stream().flatMap(queen -> queen.graftId().stream()).toList());
+    }
+
+    void delete(List<Queen> rows) {
+        if (rows.isEmpty()) {
+            return;
+        }
+        List<UUID> ids = rows.stream().map(Queen::id).toList();
+        Set<UUID> hives = new HashSet<>();
+        rows.forEach(queen -> queen.hiveId().ifPresent(hives::add));
+        List<UUID> grafts = rows.stream().flatMap(queen -> queen.graftId().stream()).toList();
+        queens.deleteAllByIdInBatch(ids);
+        queens.flush();
+        contradictions.replace(FOUND_IN, ids, Map.of());
+        Map<UUID, List<QueenAgenda.Line>> none = new HashMap<>();
+        ids.forEach(id -> none.put(id, List.of()));
+        agendas.replace(none);
+        occupancy.refresh(hives);
+        rates.recount(grafts);
+    }
+
+    private Map<UUID, Batches.Batch> batchesOf(List<Queen> rows) {
+        return batches.of(rows.stream().flatMap(queen -> queen.graftId().stream()).distinct().toList());
+    }
+
+    private static List<Contradiction> fold(Queen queen, Optional<Batches.Batch> batch, List<Entry> record,
+            Assumptions assumptions) {
+        List<LifeEntry> life = new ArrayList<>();
+        batch.ifPresent(graft -> life.add(new LifeEntry(graft.graft(), graft.graftDay(), 0,
+                new QueenEvent.Grafted(graft.graft(), queen.bar(), queen.cup()))));
+        record.forEach(entry -> event(queen.id(), entry)
+                .ifPresent(event -> life.add(new LifeEntry(entry.id(), entry.day(), entry.sequence(), event))));
+        LarvaAge larvaAge = batch.map(Batches.Batch::plan).map(GraftPlan::larvaAge).orElse(LarvaAge.FROM_12_TO_24_H);
+        LifeFold.Folded folded = LifeFold.fold(life, larvaAge, assumptions);
+        Optional<CullReason> culled = lastOf(life, QueenEvent.Culled.class)
+                .map(entry -> ((QueenEvent.Culled) entry.event()).reason());
+        queen.write(folded.life(), lastOf(life, QueenEvent.Placed.class), culled);
+        return folded.contradictions();
+    }
+
+    private static Optional<QueenEvent> event(UUID queen, Entry entry) {
+        return entry.deed() instanceof AffectsQueens deed ? deed.eventFor(queen) : Optional.empty();
+    }
+
+    private static Optional<LifeEntry> lastOf(List<LifeEntry> life, Class<? extends QueenEvent> type) {
+        return life.stream().filter(entry -> type.isInstance(entry.event()))
+                .max(Comparator.comparing(LifeEntry::day).thenComparing(LifeEntry::sequence));
+    }
+}

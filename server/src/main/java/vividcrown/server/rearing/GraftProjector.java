@@ -1,0 +1,78 @@
+package vividcrown.server.rearing;
+
+import java.time.ZoneId;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import vividcrown.core.journal.Contradiction;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.rearing.GraftFold;
+import vividcrown.core.rearing.RearingDeed;
+import vividcrown.server.clock.Today;
+import vividcrown.server.journal.Contradictions;
+import vividcrown.server.journal.Projector;
+import vividcrown.server.queen.Cups;
+
+/** Makes a graft's row, and through {@link Cups} its cups. */
+@Component
+@Order(30)
+class GraftProjector implements Projector {
+
+    private static final String FOUND_IN = "GRAFT";
+
+    private final Grafts grafts;
+    private final Cups cups;
+    private final Contradictions contradictions;
+    private final Today today;
+
+    GraftProjector(Grafts grafts, Cups cups, Contradictions contradictions, Today today) {
+        this.grafts = grafts;
+        this.cups = cups;
+        this.contradictions = contradictions;
+        this.today = today;
+    }
+
+    @Override
+    public SubjectKind subjectKind() {
+        return RearingDeed.GRAFT;
+    }
+
+    @Override
+    public void project(Map<UUID, List<Entry>> records) {
+        ZoneId zone = today.zone();
+        Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+        records.forEach((id, record) -> {
+            GraftFold.Folded folded = GraftFold.fold(record, zone);
+            clashes.put(id, folded.contradictions());
+            folded.state().ifPresentOrElse(state -> {
+                Graft graft = grafts.saveAndFlush(new Graft(id, state));
+                if (state.isDone()) {
+                    cups.follow(id, graft.code(), graft.motherId(), graft.bars(), graft.cupsPerBar());
+                } else {
+                    cups.drop(id);
+                }
+            }, () -> {
+                cups.drop(id);
+                grafts.deleteAllByIdInBatch(List.of(id));
+            });
+        });
+        contradictions.replace(FOUND_IN, records.keySet(), clashes);
+    }
+
+    @Override
+    public void clear() {
+        grafts.deleteAllInBatch();
+    }
+
+    @Override
+    public Set<UUID> existing(Collection<UUID> subjects) {
+        return grafts.findAllById(subjects).stream().map(Graft::id).collect(Collectors.toSet());
+    }
+}

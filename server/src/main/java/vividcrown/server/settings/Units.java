@@ -1,6 +1,0 @@
-package vividcrown.server.settings;
-
-/** What temperatures, weights and volumes are shown in. Stored and reckoned is always metric. */
-public enum Units {
-    METRIC, US
-}

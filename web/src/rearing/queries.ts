@@ -1,0 +1,28 @@
+import { queryOptions } from '@tanstack/react-query'
+import { answered, api } from '../api/client'
+
+export const graftsQuery = queryOptions({
+  queryKey: ['grafts'],
+  queryFn: () => answered(api.GET('/api/v1/grafts')),
+})
+
+export const graftQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['grafts', id],
+    queryFn: () => answered(api.GET('/api/v1/grafts/{id}', { params: { path: { id } } })),
+  })
+
+export const ratesQuery = queryOptions({
+  queryKey: ['grafts', 'rates'],
+  queryFn: () => answered(api.GET('/api/v1/grafts/rates')),
+})
+
+export const buildersQuery = queryOptions({
+  queryKey: ['builders'],
+  queryFn: () => answered(api.GET('/api/v1/builders')),
+})
+
+export const freeHivesQuery = queryOptions({
+  queryKey: ['hives', 'free'],
+  queryFn: () => answered(api.GET('/api/v1/hives/free')),
+})
