@@ -226,8 +226,9 @@ class ColonyJourney {
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Open the hive")).click();
         verdict(page).waitFor();
         owner.button("Change the hive").click();
-        page.getByLabel("Kept for").selectOption("PRODUCTION");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Kept for")).selectOption("PRODUCTION");
         owner.button("Keep").click();
+        assertThat(owner.button("Keep")).hasCount(0);
         owner.opens("/colonies");
         assertThat(page.getByTestId("colony").filter(new Locator.FilterOptions().setHasText("W 03"))).hasCount(1);
     }

@@ -102,7 +102,7 @@ class SettingsJourney {
     @Test
     void a_colony_is_set_up_with_its_queen_and_a_mistyped_code_loses_nothing() {
         owner.goesTo("Colonies");
-        owner.button("New colony").click();
+        owner.button("New hive").click();
         page.getByLabel("Code on the hive").fill("H 30");
         page.getByLabel("Place in the row").fill("90");
         page.getByLabel("Queen’s code, if she has one").fill("R-99-99");
