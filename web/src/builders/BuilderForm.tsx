@@ -29,13 +29,14 @@ export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone
     position: builder?.position ?? 1,
     format: '',
     school: builder?.school ?? ('STARTER_THEN_FINISHER' as const),
-    load: builder?.load ?? 20,
+    load: (builder?.load ?? 20) as number | undefined,
+    framesOfBees: undefined as number | undefined,
   })
   const yard = draft.yard || (yards.data?.[0]?.id ?? '')
   const send = () => {
     const { hive } = ids
     const code = draft.code.trim()
-    const { position, school, load } = draft
+    const { position, school, load, framesOfBees } = draft
     const deeds: Deed[] = []
     if (!builder) {
       const format = draft.format || (formats[0] ?? '')
@@ -48,7 +49,7 @@ export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone
         deeds.push({ kind: 'HIVE_MOVED', hive, yard, position })
       }
     }
-    return tell([...deeds, { kind: 'BUILDER_RUN', hive, school, load }])
+    return tell([...deeds, { kind: 'BUILDER_RUN', hive, school, load, framesOfBees }])
   }
   return (
     <SavedForm send={send} onDone={onDone} name={t('builders.save')}>
@@ -90,11 +91,18 @@ export function BuilderForm({ builder, onDone }: { builder?: BuilderView; onDone
       />
       <NumberField
         name={t('builders.load')}
-        required
         min={1}
         max={45}
         value={draft.load}
-        onChange={(load) => setDraft({ ...draft, load: load ?? 0 })}
+        onChange={(load) => setDraft({ ...draft, load, framesOfBees: undefined })}
+      />
+      <NumberField
+        name={t('builders.frames')}
+        min={0}
+        max={40}
+        step={0.5}
+        value={draft.framesOfBees}
+        onChange={(framesOfBees) => setDraft({ ...draft, framesOfBees, load: undefined })}
       />
     </SavedForm>
   )

@@ -2,6 +2,7 @@ package vividcrown.core.rearing;
 
 import java.time.ZonedDateTime;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.journal.Deed;
@@ -82,13 +83,26 @@ public sealed interface RearingDeed extends Deed {
     }
 
     /**
-     * How a hive is run as a cell builder, from now on.
+     * How a hive is run as a cell builder, from now on: what it brings up is said in cups, or follows from its strength.
      *
      * @param load cups that it brings up at a time, 1–45
+     * @param framesOfBees frames densely covered with bees, 5–40
      */
-    record BuilderRun(UUID hive, BuilderSchool school, int load) implements RearingDeed {
+    record BuilderRun(UUID hive, BuilderSchool school, Optional<Integer> load, Optional<Double> framesOfBees)
+            implements RearingDeed {
         public BuilderRun {
-            new Faults().within("load", load, 1, BuilderSchool.EXCEPTIONAL_LOAD).refuse();
+            Faults faults = new Faults().unless(load.isPresent() != framesOfBees.isPresent(),
+                    "Say the load in cups or the strength in frames of bees, one of the two");
+            load.ifPresent(cups -> faults.within("load", cups, 1, BuilderSchool.EXCEPTIONAL_LOAD));
+            framesOfBees.ifPresent(frames -> faults.within("framesOfBees", frames, 0, 40).unless(
+                    BuilderRhythm.load(frames) > 0,
+                    "%s frames of bees cannot be crowded with nurses: strengthen it to five or more", frames));
+            faults.refuse();
+        }
+
+        /** Cups that it brings up at a time. */
+        public int cups() {
+            return load.orElseGet(() -> BuilderRhythm.load(framesOfBees.orElseThrow()));
         }
 
         @Override

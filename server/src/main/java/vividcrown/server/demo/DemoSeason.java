@@ -294,7 +294,8 @@ final class DemoSeason {
         LocalDate day = LocalDate.of(2026, 4, 20);
         add(day, new HiveDeed.SetUp(id(code), id(yard), code, position, Purpose.BUILDER,
                 List.of(Box.brood(id(code + " box"), NUC_FORMAT, BUILDER_FRAMES))), owner);
-        add(day, new RearingDeed.BuilderRun(id(code), school, BuilderSchool.EXCEPTIONAL_LOAD), owner);
+        add(day, new RearingDeed.BuilderRun(id(code), school, Optional.of(BuilderSchool.EXCEPTIONAL_LOAD),
+                Optional.empty()), owner);
     }
 
     private DemoColonies.Book colonies() {

@@ -6,9 +6,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.SmartInitializingSingleton;
+import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.DatabindException;
@@ -26,12 +29,24 @@ public class Deeds implements SmartInitializingSingleton {
 
     static final String WITHDRAWN = "WITHDRAWN";
 
-    private final ObjectProvider<DeedKinds> features;
+    private final Supplier<Stream<DeedKinds>> features;
     private Map<String, DeedKind<?>> byName = Map.of();
     private Map<Class<?>, DeedKind<?>> byType = Map.of();
 
+    @Autowired
     Deeds(ObjectProvider<DeedKinds> features) {
+        this(features::stream);
+    }
+
+    private Deeds(Supplier<Stream<DeedKinds>> features) {
         this.features = features;
+    }
+
+    /** A register of these kinds only. */
+    static Deeds of(List<DeedKinds> features) {
+        Deeds deeds = new Deeds(features::stream);
+        deeds.afterSingletonsInstantiated();
+        return deeds;
     }
 
     /** Features register once all of them are there: their doors read the record themselves. */
@@ -39,7 +54,7 @@ public class Deeds implements SmartInitializingSingleton {
     public void afterSingletonsInstantiated() {
         Map<String, DeedKind<?>> names = new TreeMap<>();
         names.put(WITHDRAWN, DeedKind.of(WITHDRAWN, Withdrawn.class));
-        features.stream().flatMap(feature -> feature.kinds().stream()).forEach(kind -> {
+        features.get().flatMap(feature -> feature.kinds().stream()).forEach(kind -> {
             if (names.put(kind.name(), kind) != null) {
                 throw new IllegalStateException("Two features register the deed %s".formatted(kind.name()));
             }

@@ -30,7 +30,7 @@ class Builder {
     Builder(RearingDeed.BuilderRun run) {
         this.hiveId = run.hive();
         this.school = run.school();
-        this.load = run.load();
+        this.load = run.cups();
     }
 
     UUID hiveId() {

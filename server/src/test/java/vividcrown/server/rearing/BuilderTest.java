@@ -62,6 +62,18 @@ class BuilderTest {
     }
 
     @Test
+    void the_load_follows_from_the_strength_and_a_weak_hive_is_no_builder() {
+        UUID hive = setUp("B 9");
+        owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "framesOfBees", 9);
+        assertThat(line("B 9").path("load").asInt()).isEqualTo(20);
+        assertThat(owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "framesOfBees", 4).findings())
+                .containsExactly("4.0 frames of bees cannot be crowded with nurses: strengthen it to five or more.");
+        assertThat(owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER").findings())
+                .containsExactly("Say the load in cups or the strength in frames of bees, one of the two.");
+        assertThat(line("B 9").path("load").asInt()).isEqualTo(20);
+    }
+
+    @Test
     void a_changed_load_keeps_the_builder_and_its_grafts() {
         String hive = line("B 1").path("id").asString();
         owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "load", 25);
