@@ -39,6 +39,8 @@ create table hive (
     drone_comb_on date,
     drone_comb_from date,
     drone_comb_until date,
+    -- its boxes from the bottom up
+    stack         uuid[] not null,
     -- kept up by the queens' rows: who is in it; the last placed if there are two
     queen_id      uuid,
     queens        int not null default 0,
@@ -58,11 +60,9 @@ create table box (
     store         text not null,
     kind          text not null,
     format        text not null,
-    slots         int not null,
-    -- from 1 at the bottom; 0 in the store
-    level         int not null
+    slots         int not null
 );
-create index box_hive on box (hive_id, level);
+create index box_hive on box (hive_id);
 
 create table frame (
     id            uuid primary key,
@@ -129,6 +129,8 @@ create table queen (
     -- where she is; hive_id stays behind as the last hive she was in
     whereabouts   text not null,
     hive_id       uuid,
+    -- the hive from which she mated, as far as is known
+    mating_hive_id uuid,
     -- the entry that put her there, and its place in the record
     placed_by     uuid,
     placed_sequence bigint not null,
@@ -157,6 +159,7 @@ create table queen (
 create index queen_alive on queen (operation_id, whereabouts) where alive;
 create index queen_breeder on queen (operation_id) where alive and breeder;
 create index queen_hive on queen (hive_id);
+create index queen_mating_hive on queen (mating_hive_id);
 create index queen_graft on queen (operation_id, graft_id, bar, cup);
 create index queen_code on queen (operation_id, code);
 create index queen_mother on queen (operation_id, mother_id);

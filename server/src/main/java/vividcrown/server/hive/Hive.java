@@ -6,10 +6,12 @@ import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.hive.Box;
 import vividcrown.core.hive.HiveEnd;
 import vividcrown.core.hive.HiveState;
 import vividcrown.core.hive.Purpose;
@@ -40,6 +42,7 @@ public class Hive {
     private @Nullable LocalDate droneCombOn;
     private @Nullable LocalDate droneCombFrom;
     private @Nullable LocalDate droneCombUntil;
+    private List<UUID> stack;
     private @Nullable UUID queenId;
     private int queens;
     private @Nullable LocalDate emptySince;
@@ -70,6 +73,7 @@ public class Hive {
         droneCombOn = state.droneComb().orElse(null);
         droneCombFrom = state.droneCombMeant().map(DatedSpan::earliest).orElse(null);
         droneCombUntil = state.droneCombMeant().map(DatedSpan::latest).orElse(null);
+        stack = state.stack().stream().map(Box::id).toList();
     }
 
     public UUID id() {
@@ -114,6 +118,11 @@ public class Hive {
 
     public LocalDate setUpOn() {
         return setUpOn;
+    }
+
+    /** Its boxes from the bottom up, by what was done at this hive. */
+    List<UUID> stack() {
+        return stack;
     }
 
     /** The queen or cell in it; the last placed if there are two. */

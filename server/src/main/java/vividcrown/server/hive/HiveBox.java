@@ -12,7 +12,7 @@ import org.jspecify.annotations.Nullable;
 import vividcrown.core.hive.BoxFold;
 import vividcrown.core.hive.BoxKind;
 
-/** A box: on a hive, or in the store. Its place in the stack is kept up by its hive. */
+/** A box: on a hive, or in the store. Its place in the stack is its hive's to say. */
 @Entity
 @Table(name = "box")
 public class HiveBox {
@@ -26,7 +26,6 @@ public class HiveBox {
     private BoxKind kind;
     private String format;
     private int slots;
-    private int level;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected HiveBox() {
@@ -66,14 +65,5 @@ public class HiveBox {
 
     public int slots() {
         return slots;
-    }
-
-    /** From 1 at the bottom; 0 in the store. */
-    public int level() {
-        return level;
-    }
-
-    void standsAt(int place) {
-        level = place;
     }
 }

@@ -8,10 +8,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 /** Boxes of the operation. */
 public interface HiveBoxes extends JpaRepository<HiveBox, UUID> {
 
-    /** From the bottom up. */
-    List<HiveBox> findByHiveIdOrderByLevel(UUID hive);
-
-    List<HiveBox> findByHiveIdInOrderByLevel(Collection<UUID> hives);
+    List<HiveBox> findByHiveIdIn(Collection<UUID> hives);
 
     List<HiveBox> findByHiveIdIsNull();
 }

@@ -12,12 +12,10 @@ import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
-import vividcrown.core.hive.Box;
 import vividcrown.core.hive.BoxFold;
 import vividcrown.core.hive.FrameFold;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.HiveFold;
-import vividcrown.core.hive.HiveState;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.SubjectKind;
@@ -31,7 +29,7 @@ final class HiveProjectors {
     private HiveProjectors() {
     }
 
-    /** Where each box is; its place in a stack is its hive's to say. */
+    /** Where each box is. */
     @Component
     @Order(20)
     static class OfBoxes implements Projector {
@@ -74,12 +72,10 @@ final class HiveProjectors {
         private static final String FOUND_IN_CODES = "CODE";
 
         private final Hives hives;
-        private final HiveBoxes boxes;
         private final Contradictions contradictions;
 
-        OfHives(Hives hives, HiveBoxes boxes, Contradictions contradictions) {
+        OfHives(Hives hives, Contradictions contradictions) {
             this.hives = hives;
-            this.boxes = boxes;
             this.contradictions = contradictions;
         }
 
@@ -93,7 +89,6 @@ final class HiveProjectors {
             Map<UUID, Hive> rows = hives.findAllById(records.keySet()).stream()
                     .collect(Collectors.toMap(Hive::id, hive -> hive));
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
-            Map<UUID, HiveState> states = new HashMap<>();
             Set<String> codes = new HashSet<>();
             records.forEach((id, record) -> {
                 HiveFold.Folded folded = HiveFold.fold(id, record);
@@ -105,27 +100,12 @@ final class HiveProjectors {
                     Hive hive = rows.getOrDefault(id, new Hive(id));
                     hive.write(state);
                     codes.add(state.code());
-                    states.put(id, state);
                     hives.save(hive);
                 }, () -> hives.deleteAllByIdInBatch(List.of(id)));
             });
             hives.flush();
-            stack(states);
             contradictions.replace(FOUND_IN, records.keySet(), clashes);
             flagCodes(codes, records.keySet());
-        }
-
-        private void stack(Map<UUID, HiveState> states) {
-            Map<UUID, Integer> levels = new HashMap<>();
-            states.values().forEach(state -> {
-                int level = 1;
-                for (Box box : state.stack()) {
-                    levels.put(box.id(), level++);
-                }
-            });
-            List<HiveBox> rows = boxes.findAllById(levels.keySet());
-            rows.stream().filter(box -> box.hiveId().isPresent()).forEach(box -> box.standsAt(levels.get(box.id())));
-            boxes.saveAllAndFlush(rows);
         }
 
         /** Of hives that stand and are called alike, all but the first to be called so are flagged. */

@@ -1,6 +1,9 @@
 package vividcrown.server.hive;
 
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -11,31 +14,54 @@ import org.springframework.stereotype.Component;
 @Component
 public class Stacks {
 
+    private final Hives hives;
     private final HiveBoxes boxes;
     private final Frames frames;
 
-    Stacks(HiveBoxes boxes, Frames frames) {
+    Stacks(Hives hives, HiveBoxes boxes, Frames frames) {
+        this.hives = hives;
         this.boxes = boxes;
         this.frames = frames;
     }
 
     /** From the bottom up. */
     public List<StackBox> of(UUID hive) {
-        return withFrames(boxes.findByHiveIdOrderByLevel(hive));
+        return withFrames(boxesOf(List.of(hive)).getOrDefault(hive, List.of()));
     }
 
     /** The box at the bottom that holds frames, of each hive that has one. */
-    public Map<UUID, HiveBox> lowest(Collection<UUID> hives) {
-        return boxes.findByHiveIdInOrderByLevel(hives).stream().filter(box -> box.kind().hasFrames())
-                .collect(Collectors.toMap(box -> box.hiveId().orElseThrow(), box -> box, (lower, _) -> lower));
+    public Map<UUID, HiveBox> lowest(Collection<UUID> ofHives) {
+        Map<UUID, HiveBox> lowest = new HashMap<>();
+        boxesOf(ofHives).forEach((hive, stack) -> stack.stream().filter(box -> box.kind().hasFrames()).findFirst()
+                .ifPresent(box -> lowest.put(hive, box)));
+        return lowest;
     }
 
+    /** By the hive, from the bottom up; one that the hive's own record does not know of stands on top. */
+    private Map<UUID, List<HiveBox>> boxesOf(Collection<UUID> ofHives) {
+        Map<UUID, List<HiveBox>> stacks = boxes.findByHiveIdIn(ofHives).stream()
+                .collect(Collectors.groupingBy(box -> box.hiveId().orElseThrow()));
+        hives.findAllById(stacks.keySet()).forEach(hive -> {
+            List<UUID> order = hive.stack();
+            stacks.get(hive.id()).sort(Comparator.comparing((HiveBox box) -> !order.contains(box.id()))
+                    .thenComparing(box -> order.indexOf(box.id())).thenComparing(HiveBox::id));
+        });
+        return stacks;
+    }
+
+    /** @param stack of one hive, from the bottom up, or what is in the store */
     List<StackBox> withFrames(List<HiveBox> stack) {
         Map<UUID, List<Frame>> hanging = frames.findByBoxIdInOrderBySlot(stack.stream().map(HiveBox::id).toList())
                 .stream().collect(Collectors.groupingBy(frame -> frame.boxId().orElseThrow()));
-        return stack.stream().map(box -> new StackBox(box.id(), box.kind(), box.format(), box.slots(), box.level(),
-                box.store(), hanging.getOrDefault(box.id(), List.of()).stream()
-                        .map(frame -> new StackBox.StackFrame(frame.id(), frame.slot(), frame.since())).toList()))
-                .toList();
+        List<StackBox> boxesAndFrames = new ArrayList<>();
+        int level = 0;
+        for (HiveBox box : stack) {
+            level++;
+            boxesAndFrames.add(new StackBox(box.id(), box.kind(), box.format(), box.slots(),
+                    box.hiveId().isPresent() ? level : 0, box.store(),
+                    hanging.getOrDefault(box.id(), List.of()).stream()
+                            .map(frame -> new StackBox.StackFrame(frame.id(), frame.slot(), frame.since())).toList()));
+        }
+        return boxesAndFrames;
     }
 }

@@ -131,6 +131,26 @@ public class Desk {
             throw Refusal.forbidden(Sentence.of("refusal.ownerOnly"));
         } else if (!(told.deed() instanceof Withdrawn) && !haveOneInCommon(told, original)) {
             admission.refuse("corrects", "refusal.correctsAnother");
+        } else {
+            checkNothingHangsOn(original, told, corrected.keySet(), admission);
+        }
+    }
+
+    /** What brought a thing into the record stays as long as anything is recorded of that thing. */
+    private void checkNothingHangsOn(JournalEntry original, Told told, Set<UUID> takenBack, Admission admission) {
+        Set<SubjectKind> brings = deeds.kind(original.kind()).map(DeedKind::brings).orElseThrow();
+        Set<UUID> still = deeds.kindOf(told.deed()).brings().isEmpty()
+                ? Set.of()
+                : told.deed().touches().stream().map(Touch::id).collect(Collectors.toSet());
+        Map<UUID, SubjectKind> gone = new HashMap<>();
+        journal.subjectsOf(List.of(original.id())).stream().map(JournalSubject::touch)
+                .filter(touch -> brings.contains(touch.kind()) && !touch.role().equals(vividcrown.core.journal.Role.CONTEXT)
+                        && !still.contains(touch.id()))
+                .forEach(touch -> gone.put(touch.id(), touch.kind()));
+        if (!gone.isEmpty()) {
+            journal.stillTouched(gone.keySet(), takenBack).stream().findFirst()
+                    .ifPresent(thing -> admission.refuse("corrects", "refusal.othersHangOnIt",
+                            Sentence.of("subject." + gone.get(thing).name()), thing.toString()));
         }
     }
 

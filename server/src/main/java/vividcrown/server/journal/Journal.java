@@ -34,6 +34,14 @@ interface Journal extends JpaRepository<JournalEntry, UUID> {
     @Query("select s from JournalSubject s where s.entryId in :entries")
     List<JournalSubject> subjectsOf(Collection<UUID> entries);
 
+    /** Which of these things a standing entry touches, apart from some entries; mentions count. */
+    @Query("""
+            select distinct s.subjectId from JournalSubject s join JournalEntry e on e.id = s.entryId
+            where s.subjectId in :subjects and s.role <> 'CORRECTED' and e.kind <> 'WITHDRAWN' and e.id not in :but
+                and not exists (select 1 from JournalEntry c where c.corrects = e.id)
+            """)
+    List<UUID> stillTouched(Collection<UUID> subjects, Collection<UUID> but);
+
     @Query("select e.corrects from JournalEntry e where e.corrects in :entries")
     List<UUID> corrected(Collection<UUID> entries);
 

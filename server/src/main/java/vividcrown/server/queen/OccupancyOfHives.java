@@ -18,9 +18,11 @@ import vividcrown.server.journal.Projector;
 class OccupancyOfHives implements Projector {
 
     private final Occupancy occupancy;
+    private final OwnRates rates;
 
-    OccupancyOfHives(Occupancy occupancy) {
+    OccupancyOfHives(Occupancy occupancy, OwnRates rates) {
         this.occupancy = occupancy;
+        this.rates = rates;
     }
 
     @Override
@@ -36,6 +38,7 @@ class OccupancyOfHives implements Projector {
     @Override
     public void project(Map<UUID, List<Entry>> records) {
         occupancy.refresh(records.keySet());
+        rates.recountOfHives(records.keySet());
     }
 
     @Override

@@ -31,7 +31,7 @@ public class OwnRates {
             insert into mating_tally (graft_id, yard_id, operation_id, settled, mated)
             select q.graft_id, coalesce(h.yard_id, '00000000-0000-0000-0000-000000000000'), current_operation(), count(*),
                 count(*) filter (where q.eggs_seen_on is not null and q.drone_brood_seen_on is null)
-            from queen q left join hive h on h.id = q.hive_id
+            from queen q left join hive h on h.id = q.mating_hive_id
             where q.graft_id in (:grafts) and q.emerged_seen_on is not null
                 and (q.eggs_seen_on is not null or q.drone_brood_seen_on is not null or q.ended_on is not null)
             group by 1, 2
@@ -84,6 +84,12 @@ public class OwnRates {
     void clear() {
         jdbc.sql("delete from graft_tally").update();
         jdbc.sql("delete from mating_tally").update();
+    }
+
+    /** Counts again where queens mated, after these hives may have moved. */
+    void recountOfHives(Collection<UUID> hives) {
+        recount(jdbc.sql("select distinct graft_id from queen where mating_hive_id in (:hives) and graft_id is not null")
+                .param("hives", hives).query(UUID.class).list());
     }
 
     /** Counts the queens of these batches again, after their rows have changed. */

@@ -49,6 +49,7 @@ public class Queen {
     @Enumerated(EnumType.STRING)
     private Place whereabouts;
     private @Nullable UUID hiveId;
+    private @Nullable UUID matingHiveId;
     private @Nullable UUID placedBy;
     private long placedSequence;
     private boolean placedBeside;
@@ -114,7 +115,7 @@ public class Queen {
     }
 
     /** @param placing the last entry that put her into a hive, empty if none did */
-    void write(QueenLife life, Optional<LifeEntry> placing, Optional<CullReason> cullReason) {
+    void write(QueenLife life, Optional<LifeEntry> placing, Optional<UUID> mating, Optional<CullReason> cullReason) {
         stage = life.stage();
         alive = life.isAlive();
         emergenceYear = life.emergenceYear();
@@ -125,6 +126,7 @@ public class Queen {
                 .map(QueenEvent.Placed::besideAnother).orElse(false);
         hiveId = placing.map(LifeEntry::event).map(QueenEvent.Placed.class::cast)
                 .map(QueenEvent.Placed::hive).orElse(null);
+        matingHiveId = mating.orElse(null);
         this.cullReason = cullReason.orElse(null);
         cage = null;
         switch (life.where()) {

@@ -1,5 +1,6 @@
 package vividcrown.server.queen;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -20,8 +21,10 @@ import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.LifeFold;
 import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.QueenAgenda;
 import vividcrown.core.queen.QueenEvent;
+import vividcrown.core.queen.QueenLife;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.settings.Settings;
@@ -111,8 +114,17 @@ class QueenRows {
         LifeFold.Folded folded = LifeFold.fold(life, larvaAge, assumptions);
         Optional<CullReason> culled = lastOf(life, QueenEvent.Culled.class)
                 .map(entry -> ((QueenEvent.Culled) entry.event()).reason());
-        queen.write(folded.life(), lastOf(life, QueenEvent.Placed.class), culled);
+        queen.write(folded.life(), lastOf(life, QueenEvent.Placed.class), matingHive(life, folded.life()), culled);
         return folded.contradictions();
+    }
+
+    /** Where she was when her eggs were first seen, or is while they are not: a queen is often moved on when she lays. */
+    private static Optional<UUID> matingHive(List<LifeEntry> life, QueenLife folded) {
+        LocalDate until = folded.on(Milestone.EGGS_SEEN).orElse(LocalDate.MAX);
+        return life.stream().filter(entry -> !entry.day().isAfter(until))
+                .filter(entry -> entry.event() instanceof QueenEvent.Placed)
+                .max(Comparator.comparing(LifeEntry::day).thenComparing(LifeEntry::sequence))
+                .map(entry -> ((QueenEvent.Placed) entry.event()).hive());
     }
 
     private static Optional<QueenEvent> event(UUID queen, Entry entry) {

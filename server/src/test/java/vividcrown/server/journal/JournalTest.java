@@ -1,12 +1,5 @@
 package vividcrown.server.journal;
 
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static vividcrown.server.support.Client.deed;
-import static vividcrown.server.support.Client.entry;
-import static vividcrown.server.support.Client.sight;
-import static vividcrown.server.support.Client.withdrawal;
-
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -19,10 +12,17 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static vividcrown.server.support.Client.deed;
+import static vividcrown.server.support.Client.entry;
+import static vividcrown.server.support.Client.sight;
+import static vividcrown.server.support.Client.withdrawal;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.ComputedRows;
 
 @ExtendWith(Application.class)
 class JournalTest {
@@ -181,14 +181,14 @@ class JournalTest {
         owner.record(List.of(placed(ripe(0), hive)), true);
         owner.record(List.of(sight(unchecked(), LocalDate.of(2026, 6, 4), "EMERGED")), true);
         promisesAQueen();
-        Map<String, List<String>> before = rows();
+        Map<String, List<String>> before = ComputedRows.of(application, demo.operation());
         assertThat(before.get("contradiction")).hasSize(2);
         CurrentOperation.in(demo.operation(), () -> {
             application.context().getBean(Rebuild.class).all(_ -> {
             });
             return demo;
         });
-        Map<String, List<String>> after = rows();
+        Map<String, List<String>> after = ComputedRows.of(application, demo.operation());
         before.forEach((table, rows) -> assertThat(after.get(table)).as(table).containsExactlyElementsOf(rows));
     }
 
@@ -196,22 +196,6 @@ class JournalTest {
         String order = owner.get("/api/v1/orders").json().get(0).path("id").asString();
         String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
         assertThat(owner.tell("QUEENS_PROMISED", "order", order, "promised", List.of(queen)).status()).isEqualTo(200);
-    }
-
-    private Map<String, List<String>> rows() {
-        JdbcClient database = application.context().getBean(JdbcClient.class);
-        return CurrentOperation.in(demo.operation(), () -> {
-            Map<String, List<String>> rows = new HashMap<>();
-            for (String table : List.of("yard", "hive", "box", "frame", "builder", "graft", "graft_tally",
-                    "mating_tally",
-                    "queen", "queen_agenda", "queen_order", "order_queen", "contradiction")) {
-                List<String> all = database.sql("select to_jsonb(t)::text from %s t order by 1".formatted(table))
-                        .query(String.class).list();
-                assertThat(all).as(table).isNotEmpty();
-                rows.put(table, all);
-            }
-            return rows;
-        });
     }
 
     /** A ripe cell of graft 26-05 that still hangs on its bar. */
