@@ -5,6 +5,8 @@ export const settingsQuery = queryOptions({
   queryKey: ['settings'],
   queryFn: () => answered(api.GET('/api/v1/settings')),
   staleTime: 300_000,
+  // while queens are reckoned with new figures, the page tells how far that is
+  refetchInterval: (query) => (query.state.data?.reckoning ? 1_000 : false),
 })
 
 /** Air temperature as this operation reads it. */

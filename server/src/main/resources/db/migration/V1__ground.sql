@@ -100,21 +100,15 @@ create table sign_in_failure (
 );
 create index sign_in_failure_email on sign_in_failure (email, failed_at);
 
--- Long work: any node may tell how far it is, or stop it.
+-- Long work that is not done yet: any node may tell how far it is, and go on with it.
 create table long_job (
     id            uuid primary key,
     operation_id  uuid not null references operation,
-    asked_by      uuid not null,
     kind          text not null,
-    state         text not null,
-    stop          boolean not null,
-    seen_at       timestamptz not null,
     done          int not null,
     total         int not null,
-    answer        jsonb,
-    refusal       jsonb
+    unique (operation_id, kind)
 );
-create index long_job_operation on long_job (operation_id, kind, seen_at);
 
 -- The second lock: rows of another operation do not exist for this connection.
 create function current_operation() returns uuid language sql stable as

@@ -6,6 +6,7 @@ import java.sql.PreparedStatement;
 import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
@@ -28,16 +29,18 @@ public class Rebuild {
 
     private final Journal journal;
     private final Records records;
+    private final Turns turns;
     private final List<Projector> projectors;
     private final TransactionTemplate transactions;
     private final JdbcClient jdbc;
     private final DataSource connections;
     private final EntityManager entities;
 
-    Rebuild(Journal journal, Records records, List<Projector> projectors, TransactionTemplate transactions,
+    Rebuild(Journal journal, Records records, Turns turns, List<Projector> projectors, TransactionTemplate transactions,
             JdbcClient jdbc, DataSource connections, EntityManager entities) {
         this.journal = journal;
         this.records = records;
+        this.turns = turns;
         this.projectors = List.copyOf(projectors);
         this.transactions = transactions;
         this.jdbc = jdbc;
@@ -63,8 +66,22 @@ public class Rebuild {
         });
     }
 
+    /** Makes the rows of some things anew, in a transaction of its own and in turn with other writers. */
+    public void again(SubjectKind kind, List<UUID> things) {
+        transactions.executeWithoutResult(_ -> {
+            turns.take();
+            var standing = records.standing(things);
+            projectors.stream().filter(one -> one.subjectKind().equals(kind)).forEach(one -> one.project(standing));
+        });
+    }
+
+    /** So many at once as fit into the parameters of a statement. */
+    public static List<List<UUID>> chunks(List<UUID> all) {
+        return Recorder.chunks(all);
+    }
+
     private Set<SubjectKind> kinds() {
-        Set<SubjectKind> kinds = new java.util.LinkedHashSet<>();
+        Set<SubjectKind> kinds = new LinkedHashSet<>();
         projectors.forEach(one -> kinds.add(one.subjectKind()));
         return kinds;
     }

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.journal.Role;
@@ -36,9 +37,10 @@ public class Recorder {
     private final List<Projector> projectors;
     private final Turns turns;
     private final EntityManager entities;
+    private final ApplicationEventPublisher events;
 
     Recorder(Journal journal, JournalSubjects subjects, Records records, Contradictions contradictions, Deeds deeds,
-            List<Projector> projectors, Turns turns, EntityManager entities) {
+            List<Projector> projectors, Turns turns, EntityManager entities, ApplicationEventPublisher events) {
         this.journal = journal;
         this.subjects = subjects;
         this.records = records;
@@ -47,10 +49,15 @@ public class Recorder {
         this.projectors = List.copyOf(projectors);
         this.turns = turns;
         this.entities = entities;
+        this.events = events;
     }
 
     /** @param fresh entries that were new; @param known those that had been recorded before */
     public record Recorded(List<UUID> fresh, List<UUID> known) {
+    }
+
+    /** Entries went in and the rows follow; said in their transaction. @param kinds of the things that they touch */
+    public record Touched(Set<SubjectKind> kinds) {
     }
 
     /** Which of these things are known. */
@@ -78,6 +85,7 @@ public class Recorder {
         if (!fresh.isEmpty()) {
             List<Touch> touched = save(fresh);
             project(touched);
+            events.publishEvent(new Touched(touched.stream().map(Touch::kind).collect(Collectors.toSet())));
             if (!keepContradictions) {
                 refuseContradictions(fresh);
             }

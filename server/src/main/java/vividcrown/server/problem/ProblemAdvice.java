@@ -1,13 +1,19 @@
 package vividcrown.server.problem;
 
+import jakarta.persistence.PersistenceException;
 import java.net.URI;
+import java.sql.SQLException;
 import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -18,10 +24,30 @@ import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExcep
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
 
+    private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
+    static final String UNAVAILABLE = "The record cannot be reached at the moment. Nothing was kept; send it again in a while.";
+    private static final String FAILED = "The server failed at this. Nothing was kept; tell whoever keeps the program.";
+
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
         return ResponseEntity.status(refusal.status())
                 .body(problem(refusal.status(), refusal.type(), refusal.getMessage(), refusal.findings()));
+    }
+
+    /** The database is away or too busy: nothing was recorded, and the same may be sent again. */
+    @ExceptionHandler({DataAccessException.class, TransactionException.class, PersistenceException.class,
+            SQLException.class})
+    ResponseEntity<ProblemDetail> databaseFailed(Exception failed) {
+        LOG.error("The database did not do what was asked", failed);
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header(HttpHeaders.RETRY_AFTER, "5")
+                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", UNAVAILABLE, List.of()));
+    }
+
+    @ExceptionHandler(RuntimeException.class)
+    ResponseEntity<ProblemDetail> failed(RuntimeException failed) {
+        LOG.error("A request failed", failed);
+        return ResponseEntity.internalServerError()
+                .body(problem(HttpStatus.INTERNAL_SERVER_ERROR, "failed", FAILED, List.of()));
     }
 
     @Override

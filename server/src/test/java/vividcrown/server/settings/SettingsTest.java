@@ -1,14 +1,16 @@
 package vividcrown.server.settings;
 
-import static org.assertj.core.api.Assertions.assertThat;
-
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import static org.assertj.core.api.Assertions.assertThat;
+import vividcrown.server.journal.Rebuild;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.ComputedRows;
 
 @ExtendWith(Application.class)
 class SettingsTest {
@@ -36,6 +38,26 @@ class SettingsTest {
         assertThat(LocalDate.parse(after)).isEqualTo(LocalDate.parse(before).plusDays(2));
         assertThat(owner.get("/api/v1/settings").json().path("settings").path("figures").get(0).path("earliest")
                 .asDouble()).isEqualTo(16);
+    }
+
+    @Test
+    void living_queens_are_reckoned_again_beside_the_request(Application.Running running) throws InterruptedException {
+        Application.Demo demo = running.demo();
+        Client owner = running.signedIn(demo.ownerEmail());
+        List<String> before = ComputedRows.of(running, demo.operation()).get("queen_agenda");
+        changes(owner, settings(List.of(figure("FIRST_LOOK", 16, 17, 22)), CODE));
+        for (int tries = 0; owner.get("/api/v1/settings").json().has("reckoning"); tries++) {
+            assertThat(tries).as("it comes to an end").isLessThan(300);
+            Thread.sleep(100);
+        }
+        List<String> after = ComputedRows.of(running, demo.operation()).get("queen_agenda");
+        assertThat(after).isNotEqualTo(before);
+        CurrentOperation.in(demo.operation(), () -> {
+            running.context().getBean(Rebuild.class).all(_ -> {
+            });
+            return demo;
+        });
+        assertThat(ComputedRows.of(running, demo.operation()).get("queen_agenda")).isEqualTo(after);
     }
 
     /** The first look of the next batch of a plan, through the door that a screen uses. */
