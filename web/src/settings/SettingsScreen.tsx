@@ -119,9 +119,7 @@ function Form({
         <Findings error={change.error} />
         {change.isSuccess && (
           <p role="status" className="mt-3 font-read text-lg">
-            {page.reckoning
-              ? t('settings.reckoning', { ...page.reckoning })
-              : t('settings.kept')}
+            {page.reckoning ? t('settings.reckoning', { ...page.reckoning }) : t('settings.kept')}
           </p>
         )}
         {mayChange && (

@@ -89,7 +89,8 @@ public sealed interface RearingDeed extends Deed {
      * @param framesOfBees frames densely covered with bees, 5–40
      */
     record BuilderRun(UUID hive, BuilderSchool school, Optional<Integer> load, Optional<Double> framesOfBees)
-            implements RearingDeed {
+            implements
+                RearingDeed {
         public BuilderRun {
             Faults faults = new Faults().unless(load.isPresent() != framesOfBees.isPresent(),
                     "Say the load in cups or the strength in frames of bees, one of the two");

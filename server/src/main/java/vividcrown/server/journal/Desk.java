@@ -144,7 +144,8 @@ public class Desk {
                 : told.deed().touches().stream().map(Touch::id).collect(Collectors.toSet());
         Map<UUID, SubjectKind> gone = new HashMap<>();
         journal.subjectsOf(List.of(original.id())).stream().map(JournalSubject::touch)
-                .filter(touch -> brings.contains(touch.kind()) && !touch.role().equals(vividcrown.core.journal.Role.CONTEXT)
+                .filter(touch -> brings.contains(touch.kind())
+                        && !touch.role().equals(vividcrown.core.journal.Role.CONTEXT)
                         && !still.contains(touch.id()))
                 .forEach(touch -> gone.put(touch.id(), touch.kind()));
         if (!gone.isEmpty()) {

@@ -33,7 +33,7 @@ class LastResort extends OncePerRequestFilter {
             throws IOException, ServletException {
         try {
             chain.doFilter(request, response);
-        } catch (RuntimeException failed) {
+        } catch (RuntimeException | ServletException failed) {
             if (response.isCommitted()) {
                 throw failed;
             }

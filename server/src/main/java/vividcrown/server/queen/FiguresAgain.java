@@ -63,7 +63,8 @@ class FiguresAgain {
             try {
                 jobs.waiting(LongJobs.FIGURES).forEach(this::reckon);
             } catch (RuntimeException failed) {
-                LOG.error("Queens could not be reckoned with the new figures; it is tried again at the next start", failed);
+                LOG.error("Queens could not be reckoned with the new figures; it is tried again at the next start",
+                        failed);
             }
             return operation;
         }));

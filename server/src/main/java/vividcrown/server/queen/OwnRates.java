@@ -88,7 +88,8 @@ public class OwnRates {
 
     /** Counts again where queens mated, after these hives may have moved. */
     void recountOfHives(Collection<UUID> hives) {
-        recount(jdbc.sql("select distinct graft_id from queen where mating_hive_id in (:hives) and graft_id is not null")
+        recount(jdbc
+                .sql("select distinct graft_id from queen where mating_hive_id in (:hives) and graft_id is not null")
                 .param("hives", hives).query(UUID.class).list());
     }
 

@@ -43,7 +43,8 @@ class BuilderProjector implements Projector {
     }
 
     private static Optional<RearingDeed.BuilderRun> run(List<Entry> record) {
-        return record.stream().sorted(Entry.AS_IT_HAPPENED).map(Entry::deed).filter(RearingDeed.BuilderRun.class::isInstance)
+        return record.stream().sorted(Entry.AS_IT_HAPPENED).map(Entry::deed)
+                .filter(RearingDeed.BuilderRun.class::isInstance)
                 .map(RearingDeed.BuilderRun.class::cast).reduce((_, last) -> last);
     }
 

@@ -142,7 +142,8 @@ class AnyRecordTest {
             end.put("cell " + index, queen.path("stage").asString() + " " + queen.path("hiveCode").asString("")
                     + queen.path("place").asString(""));
         }
-        end.put("contradictions", String.valueOf(ComputedRows.of(application, demo.operation()).get("contradiction").size()));
+        end.put("contradictions",
+                String.valueOf(ComputedRows.of(application, demo.operation()).get("contradiction").size()));
         return end;
     }
 

@@ -1,5 +1,12 @@
 package vividcrown.server.journal;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static vividcrown.server.support.Client.deed;
+import static vividcrown.server.support.Client.entry;
+import static vividcrown.server.support.Client.sight;
+import static vividcrown.server.support.Client.withdrawal;
+
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -12,12 +19,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.simple.JdbcClient;
-import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.assertThatThrownBy;
-import static vividcrown.server.support.Client.deed;
-import static vividcrown.server.support.Client.entry;
-import static vividcrown.server.support.Client.sight;
-import static vividcrown.server.support.Client.withdrawal;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;

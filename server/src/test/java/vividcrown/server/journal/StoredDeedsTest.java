@@ -74,7 +74,8 @@ class StoredDeedsTest {
     /** Every value stored is there after; what is new may be there besides. */
     private static void assertContains(JsonNode before, JsonNode after, String where) {
         if (before.isObject()) {
-            before.propertyNames().forEach(name -> assertContains(before.path(name), after.path(name), where + "." + name));
+            before.propertyNames()
+                    .forEach(name -> assertContains(before.path(name), after.path(name), where + "." + name));
         } else if (before.isArray()) {
             assertThat(after.size()).as(where).isEqualTo(before.size());
             if (before.valueStream().allMatch(JsonNode::isString)) { // sets come back in any order
@@ -93,7 +94,8 @@ class StoredDeedsTest {
     @Test
     void every_deed_of_the_core_has_a_kind() {
         List<String> core = new ClassFileImporter().importPackages("vividcrown.core").stream()
-                .filter(type -> type.isAssignableTo(Deed.class) && !type.isInterface()).map(JavaClass::getName).toList();
+                .filter(type -> type.isAssignableTo(Deed.class) && !type.isInterface()).map(JavaClass::getName)
+                .toList();
         assertThat(core).isNotEmpty();
         assertThat(deeds.kinds()).extracting(kind -> kind.type().getName()).hasSameElementsAs(core);
     }
@@ -107,7 +109,8 @@ class StoredDeedsTest {
         String hive = "01900000-0000-7000-8000-000000000001";
         for (String part : List.of("words", "said", "text")) {
             int version = List.of("words", "said", "text").indexOf(part) + 1;
-            assertThat(three.read("HIVE_NOTED", version, "{\"hive\":\"%s\",\"%s\":\"new floor\"}".formatted(hive, part)))
+            assertThat(
+                    three.read("HIVE_NOTED", version, "{\"hive\":\"%s\",\"%s\":\"new floor\"}".formatted(hive, part)))
                     .isEqualTo(new HiveDeed.Noted(UUID.fromString(hive), "new floor"));
         }
         assertThatThrownBy(() -> three.read("HIVE_NOTED", 4, "{}")).hasMessageContaining("HIVE_NOTED 4");

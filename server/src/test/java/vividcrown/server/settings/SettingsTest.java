@@ -1,11 +1,12 @@
 package vividcrown.server.settings;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import static org.assertj.core.api.Assertions.assertThat;
 import vividcrown.server.journal.Rebuild;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;

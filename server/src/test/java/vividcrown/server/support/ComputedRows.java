@@ -10,8 +10,10 @@ import vividcrown.server.operation.CurrentOperation;
 /** Every row of an operation that is computed from its record, as text. */
 public final class ComputedRows {
 
-    private static final List<String> TABLES = List.of("yard", "hive", "box", "frame", "builder", "graft", "graft_tally",
-            "mating_tally", "queen", "queen_agenda", "queen_order", "order_queen", "contradiction", "settings", "put_off");
+    private static final List<String> TABLES = List.of("yard", "hive", "box", "frame", "builder", "graft",
+            "graft_tally",
+            "mating_tally", "queen", "queen_agenda", "queen_order", "order_queen", "contradiction", "settings",
+            "put_off");
 
     private ComputedRows() {
     }
