@@ -22,7 +22,7 @@ public class LongJobs {
     }
 
     /** @param done of the total; the total is 0 until it is known */
-    public record Progress(int done, int total) {
+    public record JobProgress(int done, int total) {
     }
 
     /** Notes that such work is to be done, in the transaction that makes it necessary; one at a time of a kind is enough. */
@@ -46,7 +46,8 @@ public class LongJobs {
         jdbc.sql("delete from long_job where id = ?").param(job).update();
     }
 
-    public Optional<Progress> progress(String kind) {
-        return jdbc.sql("select done, total from long_job where kind = ?").param(kind).query(Progress.class).optional();
+    public Optional<JobProgress> progress(String kind) {
+        return jdbc.sql("select done, total from long_job where kind = ?").param(kind).query(JobProgress.class)
+                .optional();
     }
 }

@@ -26,7 +26,7 @@ class SettingsController {
      * @param reckoning how far living queens are reckoned with new figures; left out when all are
      */
     record SettingsPage(UUID operation, Settings settings, List<StandardFigure> standard, Map<String, Double> formats,
-            LongJobs.@Nullable Progress reckoning) {
+            LongJobs.@Nullable JobProgress reckoning) {
     }
 
     record StandardFigure(OwnFigure value, String source) {
