@@ -1,10 +1,8 @@
 package vividcrown.server.colony;
 
-import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -26,16 +24,6 @@ final class ColonyProjectors {
     }
 
     private abstract static class Second implements Projector {
-        @Override
-        public boolean isSecond() {
-            return true;
-        }
-
-        @Override
-        public Set<UUID> existing(Collection<UUID> subjects) {
-            return Set.of();
-        }
-
         @Override
         public void clear() {
             // what is kept of a day is thrown away with the hives

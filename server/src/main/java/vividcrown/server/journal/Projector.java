@@ -27,16 +27,13 @@ public interface Projector {
     /** Throws every row away that it makes. */
     void clear();
 
-    /** Which of these things are known, so that deeds can be recorded of them. */
-    Set<UUID> existing(Collection<UUID> subjects);
+    /** Which of these things are known, so that deeds can be recorded of them; none if it only adds to another's rows. */
+    default Set<UUID> existing(Collection<UUID> subjects) {
+        return Set.of();
+    }
 
     /** In a rebuild: which of these things have their rows already, because another thing's rows brought them along. */
     default Set<UUID> madeWithOthers(Collection<UUID> subjects) {
         return Set.of();
-    }
-
-    /** It only adds to what another projector makes: whether a thing is known is not its to say. */
-    default boolean isSecond() {
-        return false;
     }
 }

@@ -62,7 +62,7 @@ public class Recorder {
 
     /** Which of these things are known. */
     public Set<UUID> existing(SubjectKind kind, Collection<UUID> things) {
-        return projectors.stream().filter(one -> one.subjectKind().equals(kind) && !one.isSecond())
+        return projectors.stream().filter(one -> one.subjectKind().equals(kind))
                 .map(one -> one.existing(things)).flatMap(Set::stream).collect(Collectors.toSet());
     }
 

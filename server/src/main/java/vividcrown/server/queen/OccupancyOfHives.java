@@ -1,9 +1,7 @@
 package vividcrown.server.queen;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -31,11 +29,6 @@ class OccupancyOfHives implements Projector {
     }
 
     @Override
-    public boolean isSecond() {
-        return true;
-    }
-
-    @Override
     public void project(Map<UUID, List<Entry>> records) {
         occupancy.refresh(records.keySet());
         rates.recountOfHives(records.keySet());
@@ -44,10 +37,5 @@ class OccupancyOfHives implements Projector {
     @Override
     public void clear() {
         // who is in a hive stands in the hive's own row
-    }
-
-    @Override
-    public Set<UUID> existing(Collection<UUID> subjects) {
-        return Set.of();
     }
 }

@@ -1,10 +1,8 @@
 package vividcrown.server.rearing;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
@@ -31,11 +29,6 @@ class BuilderProjector implements Projector {
     }
 
     @Override
-    public boolean isSecond() {
-        return true;
-    }
-
-    @Override
     public void project(Map<UUID, List<Entry>> records) {
         records.forEach((id, record) -> run(record).ifPresentOrElse(last -> builders.save(new Builder(last)),
                 () -> builders.deleteAllByIdInBatch(List.of(id))));
@@ -51,10 +44,5 @@ class BuilderProjector implements Projector {
     @Override
     public void clear() {
         builders.deleteAllInBatch();
-    }
-
-    @Override
-    public Set<UUID> existing(Collection<UUID> subjects) {
-        return Set.of();
     }
 }
