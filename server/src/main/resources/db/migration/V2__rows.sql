@@ -29,6 +29,9 @@ create table hive (
     coded_sequence bigint not null,
     position      int not null,
     purpose       text not null,
+    -- the entry that says what it is kept for
+    purposed_by   uuid not null,
+    purposed_sequence bigint not null,
     set_up_on     date not null,
     ended_on      date,
     ended_by      uuid,

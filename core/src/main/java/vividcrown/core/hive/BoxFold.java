@@ -1,10 +1,12 @@
 package vividcrown.core.hive;
 
-import java.util.Comparator;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
+import vividcrown.core.reason.Sentence;
 
 /** Where one box is: on a hive or in the store. */
 public final class BoxFold {
@@ -23,33 +25,41 @@ public final class BoxFold {
     public record Standing(Box box, Where where) {
     }
 
+    /**
+     * @param standing empty if nothing brings it into the record
+     * @param contradictions deeds that clash with earlier ones, in order
+     */
+    public record Folded(Optional<Standing> standing, List<Contradiction> contradictions) {
+    }
+
     private BoxFold() {
     }
 
-    /**
-     * @param record everything that touches the box, in any order
-     * @return empty if nothing brings it into the record
-     */
-    public static Optional<Standing> fold(UUID box, List<Entry> record) {
-        Optional<Standing> standing = Optional.empty();
-        for (Entry entry : record.stream()
-                .sorted(Comparator.comparing((Entry one) -> !(one.deed() instanceof HiveDeed.SetUp))
-                        .thenComparing(Entry.AS_IT_HAPPENED))
-                .toList()) {
-            standing = after(box, entry, standing);
+    /** @param record everything that touches the box, in any order; what brings it into the record comes first */
+    public static Folded fold(UUID box, List<Entry> record) {
+        List<Entry> ordered = new ArrayList<>(record.stream().sorted(Entry.AS_IT_HAPPENED).toList());
+        Optional<Entry> first = ordered.stream().filter(entry -> brought(box, entry).isPresent()).findFirst();
+        if (first.isEmpty()) {
+            return new Folded(Optional.empty(), List.of());
         }
-        return standing;
+        ordered.remove(first.get());
+        Box brought = brought(box, first.get()).orElseThrow();
+        Where where = whereAfter(box, first.get()).orElseThrow();
+        List<Contradiction> contradictions = new ArrayList<>();
+        for (Entry entry : ordered) {
+            Optional<Where> now = whereAfter(box, entry);
+            if (now.isPresent() && now.get() instanceof Where.OnHive && where instanceof Where.OnHive
+                    && !now.get().equals(where)) {
+                contradictions.add(new Contradiction(entry.id(), Sentence.of("clash.boxOnAnother")));
+            }
+            where = now.orElse(where);
+        }
+        return new Folded(Optional.of(new Standing(brought, where)), List.copyOf(contradictions));
     }
 
-    private static Optional<Standing> after(UUID box, Entry entry, Optional<Standing> before) {
-        Optional<Box> brought = brought(box, entry);
-        if (brought.isPresent()) {
-            return hiveAfter(box, entry).flatMap(hive -> hive)
-                    .map(hive -> new Standing(before.map(Standing::box).orElse(brought.get()), new Where.OnHive(hive)));
-        }
-        return hiveAfter(box, entry).isPresent()
-                ? before.map(standing -> new Standing(standing.box(), new Where.InStore(store(entry))))
-                : before;
+    private static Optional<Where> whereAfter(UUID box, Entry entry) {
+        return hiveAfter(box, entry)
+                .map(hive -> hive.<Where>map(Where.OnHive::new).orElseGet(() -> new Where.InStore(store(entry))));
     }
 
     private static Optional<Box> brought(UUID box, Entry entry) {

@@ -45,6 +45,9 @@ public final class FrameFold {
         List<Entry> ordered = record.stream().sorted(Entry.AS_IT_HAPPENED).toList();
         Stream.concat(ordered.stream().filter(FrameFold::brings), ordered.stream().filter(one -> !brings(one)))
                 .forEach(entry -> arrival(frame, entry).ifPresent(arrived -> {
+                    if (!stays.isEmpty() && comesInItsBox(entry)) {
+                        return;
+                    }
                     if (!stays.isEmpty()
                             && arrived.from().map(from -> !from.equals(stays.getLast().place())).orElse(true)) {
                         contradictions.add(new Contradiction(entry.id(), Sentence.of("clash.frameElsewhere",
@@ -59,6 +62,11 @@ public final class FrameFold {
     private static boolean brings(Entry entry) {
         return entry.deed() instanceof HiveDeed.SetUp || entry.deed() instanceof HiveDeed.BoxPutOn
                 || entry.deed() instanceof HiveDeed.FramesAdded;
+    }
+
+    /** A box that is known already comes as it is, with what hangs in it now. */
+    private static boolean comesInItsBox(Entry entry) {
+        return entry.deed() instanceof HiveDeed.SetUp || entry.deed() instanceof HiveDeed.BoxPutOn;
     }
 
     /** @param from where it says it came from, empty if it was not there before */

@@ -2,12 +2,14 @@ package vividcrown.core.hive;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reading.Suspicion;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 
@@ -33,10 +35,11 @@ public final class HiveFold {
     private String code = "";
     private int position;
     private Purpose purpose = Purpose.PRODUCTION;
+    private HiveState.By purposedBy = new HiveState.By(new UUID(0, 0), 0);
     private HiveState.By codedBy = new HiveState.By(new UUID(0, 0), 0);
     private Optional<HiveState.End> end = Optional.empty();
     private Optional<LocalDate> lastRead = Optional.empty();
-    private boolean diseaseSeen;
+    private Optional<LocalDate> suspect = Optional.empty();
     private Optional<LocalDate> droneComb = Optional.empty();
     private Optional<DatedSpan> droneCombMeant = Optional.empty();
 
@@ -55,7 +58,8 @@ public final class HiveFold {
 
     private Optional<HiveState> state() {
         return setUp.map(
-                _ -> new HiveState(yard, code, codedBy, position, purpose, setUpOn, stack, end, lastRead, droneComb,
+                _ -> new HiveState(yard, code, codedBy, position, purpose, purposedBy, setUpOn, stack, end, lastRead,
+                        droneComb,
                         droneComb.isPresent() ? Optional.empty() : droneCombMeant));
     }
 
@@ -63,6 +67,9 @@ public final class HiveFold {
         end.ifPresent(last -> clash(entry, "clash.hiveEnded", code, last.day()));
         if (!(entry.deed() instanceof HiveDeed deed)) {
             return;
+        }
+        if (entry.day().isBefore(setUpOn)) {
+            clash(entry, "clash.beforeSetUp", code, setUpOn);
         }
         switch (deed) {
             case HiveDeed.SetUp one -> setUp(entry, one);
@@ -74,34 +81,56 @@ public final class HiveFold {
                 code = one.code();
                 codedBy = by(entry);
             }
-            case HiveDeed.Repurposed one -> purpose = one.purpose();
+            case HiveDeed.Repurposed one -> {
+                purpose = one.purpose();
+                purposedBy = by(entry);
+            }
             case HiveDeed.Ended one -> {
+                if (end.isEmpty()
+                        && !new HashSet<>(one.boxes()).equals(new HashSet<>(stack.stream().map(Box::id).toList()))) {
+                    clash(entry, "clash.otherBoxes", code, stack.size(), one.boxes().size());
+                }
+                combsLeave(entry, stack);
                 end = end.or(() -> Optional.of(new HiveState.End(entry.day(), one.why(), by(entry))));
                 stack.clear();
             }
             case HiveDeed.BoxPutOn one -> putOn(entry, one);
             case HiveDeed.BoxTakenOff one -> {
+                combsLeave(entry, stack.stream().filter(box -> box.id().equals(one.box())).toList());
                 if (!stack.removeIf(box -> box.id().equals(one.box()))) {
                     clash(entry, "clash.boxNotHere", code);
                 }
             }
             case HiveDeed.Read one -> {
                 lastRead = Optional.of(entry.day());
-                diseaseSeen = one.notes().on(entry.day()).seen().stream().anyMatch(Sign::stopsTheWork);
+                suspect = Suspicion.after(suspect, one.notes().on(entry.day()));
             }
             case HiveDeed.DroneCombIn _ -> droneComb = Optional.of(entry.day());
             case HiveDeed.DroneCombOut _ -> droneComb = Optional.empty();
             case HiveDeed.DroneCombMeant one -> droneCombMeant = Optional.of(one.days());
             case HiveDeed.DroneCombNotMeant _ -> droneCombMeant = Optional.empty();
-            case HiveDeed.FramesMoved one -> {
-                boolean leaves = one.moves().stream().anyMatch(move -> isHere(move.from()) && !isHere(move.to()));
-                if (diseaseSeen && leaves) {
-                    clash(entry, "clash.diseaseSeen", code, lastRead.orElse(entry.day()));
-                }
-            }
+            case HiveDeed.FramesMoved one -> moved(entry, one);
             case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.Noted _ -> {
                 // bears on its bees and frames, not on what and where it is
             }
+        }
+    }
+
+    private void moved(Entry entry, HiveDeed.FramesMoved one) {
+        boolean leaves = one.moves().stream().anyMatch(move -> isHere(move.from()) && !isHere(move.to()));
+        if (leaves) {
+            suspect.ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
+        }
+        if (one.moves().stream().anyMatch(move -> isHere(move.from()) != isHere(move.to())
+                && !(move.to() instanceof Spot.Away) && move.signs().stream().anyMatch(Sign::stopsTheWork))) {
+            clash(entry, "clash.diseaseOnFrame");
+        }
+    }
+
+    /** Boxes with combs in them go elsewhere. */
+    private void combsLeave(Entry entry, List<Box> boxes) {
+        if (boxes.stream().anyMatch(box -> box.kind().hasFrames())) {
+            suspect.ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
         }
     }
 
@@ -121,6 +150,7 @@ public final class HiveFold {
         codedBy = by(entry);
         position = one.position();
         purpose = one.purpose();
+        purposedBy = by(entry);
         stack.addAll(one.stack());
     }
 

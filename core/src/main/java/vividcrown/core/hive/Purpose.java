@@ -14,6 +14,17 @@ public enum Purpose {
         };
     }
 
+    /**
+     * A cell or a virgin may be loose in it. In a builder or a bank she tears down the cells, or kills those in the cages.
+     * Source: common practice.
+     */
+    public boolean bearsVirgin() {
+        return switch (this) {
+            case PRODUCTION, MATING_NUC, NUC, MINI_NUC, DRONE_COLONY -> true;
+            case BUILDER, BANK -> false;
+        };
+    }
+
     /** It is read through the season, week by week, for swarm cells. */
     public boolean isReadWeekly() {
         return switch (this) {

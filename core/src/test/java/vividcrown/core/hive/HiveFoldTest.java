@@ -55,7 +55,7 @@ class HiveFoldTest {
         assertThat(state(deeds).stack()).extracting(Box::id).containsExactly(box(ONE).id(), excluder.id(), honey.id());
         deeds.on(40, new HiveDeed.BoxTakenOff(ONE, honey.id(), "barn"));
         assertThat(state(deeds).stack()).extracting(Box::id).containsExactly(box(ONE).id(), excluder.id());
-        assertThat(BoxFold.fold(honey.id(), deeds.of(honey.id())).orElseThrow().where())
+        assertThat(BoxFold.fold(honey.id(), deeds.of(honey.id())).standing().orElseThrow().where())
                 .isEqualTo(new BoxFold.Where.InStore("barn"));
         deeds.on(41, new HiveDeed.BoxTakenOff(ONE, honey.id(), "barn"));
         assertThat(clashes(deeds)).containsExactly("clash.boxNotHere");
@@ -103,6 +103,74 @@ class HiveFoldTest {
                 .on(10, new HiveDeed.FramesMoved(List.of(new FrameMove(frame, at(ONE, 4), at(ONE, 5), Set.of()),
                         new FrameMove(box(ONE).frame(5), at(ONE, 5), at(ONE, 4), Set.of()))));
         assertThat(clashes(within)).as("two that change places in it").isEmpty();
+    }
+
+    /** A quick look at eggs does not take a suspicion away. Common practice. */
+    @Test
+    void a_look_that_did_not_reach_the_sealed_brood_opens_no_gate() {
+        UUID frame = box(ONE).frame(4);
+        Deeds deeds = Deeds.ofThreeHives().on(9, saw(ONE, Sign.ROPY)).on(12, saw(ONE, Sign.EGGS, Sign.QUEEN))
+                .on(13, moved(frame, at(ONE, 4), at(TWO, 4)));
+        assertThat(clashes(deeds)).containsExactly("clash.diseaseSeen");
+    }
+
+    /** Neither a box of combs nor the combs of a hive that ends go from a suspect hive into the store. Common practice. */
+    @Test
+    void no_box_of_combs_leaves_a_suspect_hive_either() {
+        Box honey = new Box(new UUID(3, 2), BoxKind.HONEY, "Dadant", 10, 9);
+        Deeds off = Deeds.ofThreeHives().on(2, new HiveDeed.BoxPutOn(ONE, honey, 2)).on(9, saw(ONE, Sign.CAPS_SUNKEN))
+                .on(10, new HiveDeed.BoxTakenOff(ONE, honey.id(), "barn"));
+        assertThat(clashes(off)).containsExactly("clash.diseaseSeen");
+        Deeds ended = Deeds.ofThreeHives().on(9, saw(ONE, Sign.CAPS_SUNKEN))
+                .on(10, new HiveDeed.Ended(ONE, HiveEnd.DIED_OUT, List.of(box(ONE).id()), "barn"));
+        assertThat(clashes(ended)).containsExactly("clash.diseaseSeen");
+    }
+
+    @Test
+    void a_comb_with_signs_on_it_goes_nowhere_but_away() {
+        UUID frame = box(ONE).frame(4);
+        assertThat(
+                clashes(Deeds.ofThreeHives().on(9, moved(frame, at(ONE, 4), new Spot.InStock("freezer"), Sign.ROPY))))
+                .containsExactly("clash.diseaseOnFrame");
+        assertThat(
+                clashes(Deeds.ofThreeHives().on(9, moved(frame, new Spot.InStock("freezer"), at(ONE, 4), Sign.ROPY))))
+                .containsExactly("clash.diseaseOnFrame");
+        assertThat(clashes(Deeds.ofThreeHives().on(9, moved(frame, at(ONE, 4), new Spot.Away(), Sign.ROPY)))).isEmpty();
+    }
+
+    @Test
+    void what_happened_before_the_hive_was_there_is_asked_about() {
+        Deeds deeds = new Deeds().on(5, setUp(ONE)).on(3, saw(ONE, Sign.EGGS));
+        assertThat(clashes(deeds)).containsExactly("clash.beforeSetUp");
+        assertThat(state(deeds).lastRead()).contains(MAY_1.plusDays(3));
+    }
+
+    @Test
+    void a_hive_that_ends_says_what_became_of_each_of_its_boxes() {
+        Deeds deeds = Deeds.ofThreeHives().on(9, new HiveDeed.Ended(ONE, HiveEnd.EMPTIED, List.of(), "barn"));
+        assertThat(clashes(deeds)).containsExactly("clash.otherBoxes");
+    }
+
+    @Test
+    void a_box_from_the_store_makes_up_another_hive_and_brings_its_combs_as_they_are() {
+        UUID nuc = new UUID(0, 14);
+        UUID taken = box(ONE).frame(4);
+        Deeds deeds = Deeds.ofThreeHives().on(5, moved(taken, at(ONE, 4), at(TWO, 1)))
+                .on(9, new HiveDeed.Ended(ONE, HiveEnd.EMPTIED, List.of(box(ONE).id()), "barn"))
+                .on(20, new HiveDeed.SetUp(nuc, YARD, "N 1", 1, Purpose.NUC, List.of(box(ONE))));
+        BoxFold.Folded folded = BoxFold.fold(box(ONE).id(), deeds.of(box(ONE).id()));
+        assertThat(folded.standing().orElseThrow().where()).isEqualTo(new BoxFold.Where.OnHive(nuc));
+        assertThat(folded.contradictions()).isEmpty();
+        FrameFold.Folded frame = FrameFold.fold(taken, deeds.of(taken));
+        assertThat(frame.last().orElseThrow().place()).as("it hangs where it was moved").isEqualTo(at(TWO, 1).place());
+        assertThat(frame.contradictions()).isEmpty();
+    }
+
+    @Test
+    void a_box_cannot_stand_on_two_hives() {
+        Deeds deeds = Deeds.ofThreeHives().on(5, new HiveDeed.BoxPutOn(TWO, box(ONE), 2));
+        assertThat(BoxFold.fold(box(ONE).id(), deeds.of(box(ONE).id())).contradictions()).singleElement()
+                .satisfies(one -> assertThat(one.clash().key()).isEqualTo("clash.boxOnAnother"));
     }
 
     @Test

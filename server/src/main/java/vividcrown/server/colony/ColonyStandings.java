@@ -19,7 +19,7 @@ import vividcrown.core.judgement.Need;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
-import vividcrown.core.reading.Sign;
+import vividcrown.core.reading.Suspicion;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.journal.DeedJson;
 import vividcrown.server.journal.Turns;
@@ -92,8 +92,7 @@ public class ColonyStandings {
         List<Option.FollowUp> open = facts.open();
         Optional<Option.FollowUp> due = open.stream().filter(one -> !one.shut()).findFirst();
         boolean overdue = due.map(one -> one.days().latest().isBefore(today)).orElse(false);
-        boolean stop = !facts.readings().isEmpty()
-                && facts.readings().getLast().seen().stream().anyMatch(Sign::stopsTheWork);
+        boolean stop = Suspicion.of(facts.readings()).isPresent();
         Optional<ColonyWork> work = ColonyWork.next(
                 swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm), open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,

@@ -32,6 +32,8 @@ public class Hive {
     private int position;
     @Enumerated(EnumType.STRING)
     private Purpose purpose;
+    private UUID purposedBy;
+    private long purposedSequence;
     private LocalDate setUpOn;
     private @Nullable LocalDate endedOn;
     private @Nullable UUID endedBy;
@@ -64,6 +66,8 @@ public class Hive {
         codedSequence = state.codedBy().sequence();
         position = state.position();
         purpose = state.purpose();
+        purposedBy = state.purposedBy().entry();
+        purposedSequence = state.purposedBy().sequence();
         setUpOn = state.setUp();
         endedOn = state.end().map(HiveState.End::day).orElse(null);
         endedBy = state.end().map(end -> end.by().entry()).orElse(null);

@@ -34,10 +34,14 @@ final class HiveProjectors {
     @Order(20)
     static class OfBoxes implements Projector {
 
-        private final HiveBoxes boxes;
+        private static final String FOUND_IN = "BOX";
 
-        OfBoxes(HiveBoxes boxes) {
+        private final HiveBoxes boxes;
+        private final Contradictions contradictions;
+
+        OfBoxes(HiveBoxes boxes, Contradictions contradictions) {
             this.boxes = boxes;
+            this.contradictions = contradictions;
         }
 
         @Override
@@ -47,9 +51,15 @@ final class HiveProjectors {
 
         @Override
         public void project(Map<UUID, List<Entry>> records) {
-            records.forEach((id, record) -> BoxFold.fold(id, record).ifPresentOrElse(
-                    standing -> boxes.save(new HiveBox(id, standing)), () -> boxes.deleteAllByIdInBatch(List.of(id))));
+            Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+            records.forEach((id, record) -> {
+                BoxFold.Folded folded = BoxFold.fold(id, record);
+                clashes.put(id, folded.contradictions());
+                folded.standing().ifPresentOrElse(standing -> boxes.save(new HiveBox(id, standing)),
+                        () -> boxes.deleteAllByIdInBatch(List.of(id)));
+            });
             boxes.flush();
+            contradictions.replace(FOUND_IN, records.keySet(), clashes);
         }
 
         @Override
@@ -143,10 +153,12 @@ final class HiveProjectors {
         private static final String FOUND_IN_SLOTS = "SLOT";
 
         private final Frames frames;
+        private final HiveBoxes boxes;
         private final Contradictions contradictions;
 
-        OfFrames(Frames frames, Contradictions contradictions) {
+        OfFrames(Frames frames, HiveBoxes boxes, Contradictions contradictions) {
             this.frames = frames;
+            this.boxes = boxes;
             this.contradictions = contradictions;
         }
 
@@ -157,7 +169,7 @@ final class HiveProjectors {
 
         @Override
         public void project(Map<UUID, List<Entry>> records) {
-            Set<UUID> boxes = frames.findAllById(records.keySet()).stream().flatMap(frame -> frame.boxId().stream())
+            Set<UUID> looked = frames.findAllById(records.keySet()).stream().flatMap(frame -> frame.boxId().stream())
                     .collect(Collectors.toSet());
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             records.forEach((id, record) -> {
@@ -165,17 +177,19 @@ final class HiveProjectors {
                 clashes.put(id, folded.contradictions());
                 folded.last().ifPresentOrElse(stay -> {
                     Frame frame = frames.save(new Frame(id, stay));
-                    frame.boxId().ifPresent(boxes::add);
+                    frame.boxId().ifPresent(looked::add);
                 }, () -> frames.deleteAllByIdInBatch(List.of(id)));
             });
             frames.flush();
             contradictions.replace(FOUND_IN, records.keySet(), clashes);
-            flagSlots(boxes, records.keySet());
+            flagSlots(looked, records.keySet());
         }
 
-        /** Of frames in one slot all but the first to hang there are flagged. */
-        private void flagSlots(Set<UUID> boxes, Set<UUID> looked) {
-            List<Frame> there = frames.findByBoxIdInOrderBySlot(boxes);
+        /** Of frames in one slot all but the first to hang there are flagged, and those in a slot that the box has not. */
+        private void flagSlots(Set<UUID> inBoxes, Set<UUID> looked) {
+            List<Frame> there = frames.findByBoxIdInOrderBySlot(inBoxes);
+            Map<UUID, Integer> slots = boxes.findAllById(inBoxes).stream()
+                    .collect(Collectors.toMap(HiveBox::id, HiveBox::slots));
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             there.stream().collect(Collectors.groupingBy(frame -> frame.boxId().orElseThrow() + " " + frame.slot()))
                     .values()
@@ -183,6 +197,10 @@ final class HiveProjectors {
                             .sorted(Comparator.comparingLong(Frame::placedSequence)).skip(1)
                             .forEach(frame -> clashes.put(frame.id(), List.of(new Contradiction(frame.placedBy(),
                                     Sentence.of("clash.slotTaken", frame.slot()))))));
+            there.stream().filter(frame -> slots.getOrDefault(frame.boxId().orElseThrow(), 0) < frame.slot())
+                    .forEach(frame -> clashes.put(frame.id(), List.of(new Contradiction(frame.placedBy(), Sentence
+                            .of("clash.noSuchSlot", slots.getOrDefault(frame.boxId().orElseThrow(), 0),
+                                    frame.slot())))));
             Set<UUID> subjects = Stream.concat(looked.stream(), there.stream().map(Frame::id))
                     .collect(Collectors.toSet());
             contradictions.replace(FOUND_IN_SLOTS, subjects, clashes);

@@ -10,7 +10,9 @@ import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import vividcrown.core.hive.Purpose;
 import vividcrown.core.journal.Contradiction;
+import vividcrown.core.queen.Stage;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.journal.Contradictions;
 
@@ -34,7 +36,8 @@ class Occupancy {
             where held.id = hive.id
             """;
     private static final String LIVING = """
-            select h.id as hive, h.code, h.ended_by, h.ended_sequence, q.id as queen, q.code as called, q.placed_by,
+            select h.id as hive, h.code, h.ended_by, h.ended_sequence, h.purpose, h.purposed_by,
+                h.purposed_sequence, q.stage, q.id as queen, q.code as called, q.placed_by,
                 q.placed_sequence, q.placed_beside
             from queen q join hive h on h.id = q.hive_id
             where q.hive_id in (:hives) and q.alive and q.whereabouts = 'HIVE' order by h.id, q.placed_sequence
@@ -48,8 +51,9 @@ class Occupancy {
         this.contradictions = contradictions;
     }
 
-    record Held(UUID hive, String code, @Nullable UUID endedBy, long endedSequence, UUID queen, String called,
-            UUID placedBy, long placedSequence, boolean placedBeside) {
+    record Held(UUID hive, String code, @Nullable UUID endedBy, long endedSequence, Purpose purpose, UUID purposedBy,
+            long purposedSequence, Stage stage, UUID queen, String called, UUID placedBy, long placedSequence,
+            boolean placedBeside) {
     }
 
     void refresh(Collection<UUID> hives) {
@@ -65,6 +69,11 @@ class Occupancy {
             if (before != null && !held.placedBeside()) {
                 found.add(new Contradiction(held.placedBy(),
                         Sentence.of("clash.hiveOccupied", held.code(), before.called())));
+            }
+            if (!held.purpose().bearsVirgin() && (held.stage().isCell() || held.stage() == Stage.VIRGIN)) {
+                found.add(new Contradiction(
+                        held.placedSequence() > held.purposedSequence() ? held.placedBy() : held.purposedBy(),
+                        Sentence.of("clash.purposeWithVirgin", held.code(), held.purpose().sentence(), held.called())));
             }
             UUID end = held.endedBy();
             if (end != null) {
