@@ -15,11 +15,12 @@ import vividcrown.server.operation.Operations;
 public class Today {
     private final Operations operations;
     private final CrownProperties properties;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
 
-    Today(Operations operations, CrownProperties properties) {
+    Today(Operations operations, CrownProperties properties, Clock clock) {
         this.operations = operations;
         this.properties = properties;
+        this.clock = clock;
     }
 
     public LocalDate day() {

@@ -18,10 +18,11 @@ class SignInThrottle {
     private static final Duration WITHIN = Duration.ofMinutes(10);
 
     private final JdbcClient jdbc;
-    private final Clock clock = Clock.systemUTC();
+    private final Clock clock;
 
-    SignInThrottle(JdbcClient jdbc) {
+    SignInThrottle(JdbcClient jdbc, Clock clock) {
         this.jdbc = jdbc;
+        this.clock = clock;
     }
 
     /** @throws Refusal if too many passwords were wrong for this address of late */

@@ -1,32 +1,39 @@
 package vividcrown.server.problem;
 
+import jakarta.persistence.PersistenceException;
 import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.sql.SQLException;
+import java.util.Objects;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
+import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.TransactionException;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /**
- * Around everything, sessions too: what fails before a controller is reached, or after it, is most often the database.
- * It is answered without it, as something to send again, so that a phone keeps its entries.
+ * Around everything, sessions too: what fails before a controller is reached, or after it. It is answered without the
+ * database. Where the database failed, the answer is to send it again, so that a phone keeps its entries; a fault of the
+ * program would come again, and is called one.
  */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
 class LastResort extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(LastResort.class);
-    private static final byte[] ANSWER = """
-            {"type":"urn:vividcrown:unavailable","status":503,"detail":"%s","findings":[]}"""
-            .formatted(ProblemAdvice.UNAVAILABLE).getBytes(StandardCharsets.UTF_8);
+    private static final int DEEPEST = 20;
+    private static final byte[] UNAVAILABLE = answer("unavailable", 503, ProblemAdvice.UNAVAILABLE);
+    private static final byte[] FAILED = answer("failed", 500, ProblemAdvice.FAILED);
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -38,11 +45,29 @@ class LastResort extends OncePerRequestFilter {
                 throw failed;
             }
             LOG.error("A request failed outside of any controller", failed);
+            boolean comesAgain = !ofDatabase(failed);
             response.reset();
-            response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
-            response.setHeader(HttpHeaders.RETRY_AFTER, "5");
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.getOutputStream().write(ANSWER);
+            if (comesAgain) {
+                response.setStatus(HttpServletResponse.SC_INTERNAL_SERVER_ERROR);
+            } else {
+                response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
+                response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+            }
+            response.getOutputStream().write(comesAgain ? FAILED : UNAVAILABLE);
         }
+    }
+
+    /** Whether it is the database that failed, and not the program. */
+    static boolean ofDatabase(Throwable failed) {
+        return Stream.iterate(failed, Objects::nonNull, Throwable::getCause).limit(DEEPEST)
+                .anyMatch(one -> one instanceof SQLException || one instanceof DataAccessException
+                        || one instanceof TransactionException || one instanceof PersistenceException);
+    }
+
+    private static byte[] answer(String type, int status, String detail) {
+        return """
+                {"type":"urn:vividcrown:%s","status":%d,"detail":"%s","findings":[]}""".formatted(type, status, detail)
+                .getBytes(StandardCharsets.UTF_8);
     }
 }

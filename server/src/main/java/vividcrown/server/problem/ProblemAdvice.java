@@ -26,7 +26,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
     static final String UNAVAILABLE = "The record cannot be reached at the moment. Nothing was kept; send it again in a while.";
-    private static final String FAILED = "The server failed at this. Nothing was kept; tell whoever keeps the program.";
+    static final String FAILED = "The server failed at this. Nothing was kept; tell whoever keeps the program.";
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {

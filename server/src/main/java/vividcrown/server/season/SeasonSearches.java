@@ -1,6 +1,7 @@
 package vividcrown.server.season;
 
 import com.fasterxml.uuid.Generators;
+import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
 import java.util.Map;
@@ -49,10 +50,12 @@ class SeasonSearches {
 
     private final JdbcClient jdbc;
     private final JsonMapper json;
+    private final Clock clock;
 
-    SeasonSearches(JdbcClient jdbc, JsonMapper json) {
+    SeasonSearches(JdbcClient jdbc, JsonMapper json, Clock clock) {
         this.jdbc = jdbc;
         this.json = json;
+        this.clock = clock;
     }
 
     /**
@@ -134,7 +137,7 @@ class SeasonSearches {
     private Progress progress(UUID id, Row row) {
         State state = State.valueOf(row.state());
         boolean dead = state == State.RUNNING
-                && row.seenAt().isBefore(Instant.now().minusSeconds(DEAD_AFTER_SECONDS));
+                && row.seenAt().isBefore(clock.instant().minusSeconds(DEAD_AFTER_SECONDS));
         return new Progress(id, dead ? State.INTERRUPTED : state, row.plans(), row.cost(), row.bound(), row.seconds(),
                 row.answer() == null ? null : json.readValue(row.answer(), SeasonPlanView.class),
                 dead ? "The server stopped while it searched. Ask again." : row.refusal());
