@@ -169,6 +169,16 @@ create index queen_mother on queen (operation_id, mother_id);
 create extension if not exists pg_trgm;
 create index queen_search on queen using gin ((lower(code || ' ' || name)) gin_trgm_ops);
 
+create index queen_recent on queen (operation_id, alive desc, code desc);
+-- Row-level security would keep the condition from the index: this door looks at the operation itself. Planned anew each
+-- time, for what is best depends on how rare the pattern is.
+create function queens_called(pattern text, most int) returns setof queen
+    language plpgsql stable security definer set search_path = public as
+$$ begin
+    return query execute 'select * from queen where operation_id = $1 and lower(code || '' '' || name) like $2
+        order by alive desc, code desc limit $3' using current_operation(), pattern, most;
+end $$;
+
 -- What is due at queens' hives and on which days they stay shut, by the days on which it holds; so that a round reads
 -- what concerns its day, not every living queen.
 create table queen_agenda (

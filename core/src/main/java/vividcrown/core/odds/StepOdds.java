@@ -33,6 +33,7 @@ public final class StepOdds {
     private static final int MOST_SWEEPS = 200;
     private static final double SETTLED = 1e-7;
     private static final double SETTLED_ENOUGH = 1e-5;
+    private static final double FINER_THAN_THE_ROUND = 0.05;
     private static final double LEAST_WEIGHT = 2;
     private static final double MOST_WEIGHT = 400;
 
@@ -202,7 +203,8 @@ public final class StepOdds {
             for (int round = 0; round < ROUNDS && moved > SETTLED_ENOUGH; round++) {
                 double before = sumOfAll();
                 overall();
-                settleShifts();
+                // what still moves in the round need not be settled finer than the round itself
+                settleShifts(Math.max(SETTLED, moved * FINER_THAN_THE_ROUND));
                 spreads();
                 alike();
                 moved = Math.abs(sumOfAll() - before);
@@ -238,9 +240,9 @@ public final class StepOdds {
         }
 
         /** One shift after the other, by Newton's step, until none moves. */
-        private void settleShifts() {
+        private void settleShifts(double settled) {
             double moved = 1;
-            for (int sweep = 0; sweep < MOST_SWEEPS && moved > SETTLED; sweep++) {
+            for (int sweep = 0; sweep < MOST_SWEEPS && moved > settled; sweep++) {
                 moved = 0;
                 for (Map.Entry<Circumstance, Map<String, Moving>> kind : groups.entrySet()) {
                     for (Moving shift : kind.getValue().values()) {

@@ -1,19 +1,29 @@
 package vividcrown.core.season;
 
+import java.util.function.BooleanSupplier;
+
 /** Looks on while a plan is sought, and may stop it; the best plan so far is kept. */
 public interface SolveWatch {
 
-    SolveWatch NONE = new SolveWatch() {
-        @Override
-        public void found(int plans, double cost, double bound, double seconds) {
-            // nobody looks on
-        }
+    /** Nobody wants to hear of plans. */
+    static SolveWatch silent(BooleanSupplier stopped) {
+        return new SolveWatch() {
+            @Override
+            public void found(int plans, double cost, double bound, double seconds) {
+                // nobody looks on
+            }
 
-        @Override
-        public boolean isStopped() {
-            return false;
-        }
-    };
+            @Override
+            public boolean isStopped() {
+                return stopped.getAsBoolean();
+            }
+        };
+    }
+
+    /** Stops when the thread that asks for it, the one that searches, is interrupted. */
+    static SolveWatch untilInterrupted() {
+        return silent(Thread.currentThread()::isInterrupted);
+    }
 
     /**
      * A better plan was found.

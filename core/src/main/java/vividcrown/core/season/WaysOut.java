@@ -37,7 +37,7 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
             Relaxation kind = kinds[index];
             double seconds = Math.max(Deadline.SHORTEST_SEARCH_SECONDS,
                     deadline.secondsLeft() / (kinds.length - index) * FOR_EACH);
-            relaxed(kind, draft, there).solve(seconds, SolveWatch.NONE)
+            relaxed(kind, draft, there).solve(seconds, SolveWatch.silent(watch::isStopped))
                     .flatMap(relaxed -> wayOut(kind, before, relaxed)).ifPresent(ways::add);
         }
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> -way.helps().size())

@@ -60,12 +60,24 @@ public record Yield(double[] chances) {
     /** Together with another, independent of it. */
     public Yield plus(Yield other) {
         double[] sum = new double[chances.length + other.chances.length - 1];
-        for (int one = 0; one < chances.length; one++) {
-            for (int two = 0; two < other.chances.length; two++) {
+        int first = other.edge(0, 1);
+        int last = other.edge(other.chances.length - 1, -1);
+        int end = edge(chances.length - 1, -1);
+        for (int one = edge(0, 1); one <= end; one++) {
+            for (int two = first; two <= last; two++) {
                 sum[one + two] += chances[one] * other.chances[two];
             }
         }
         return new Yield(sum);
+    }
+
+    /** The first number from an end that may well come: of hundreds of queens, none and all are out of the question. */
+    private int edge(int from, int step) {
+        int at = from;
+        while (chances[at] <= NEGLIGIBLE) {
+            at += step;
+        }
+        return at;
     }
 
     /** What is left once so many were taken, or as many as there are. */

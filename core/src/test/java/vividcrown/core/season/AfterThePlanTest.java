@@ -30,7 +30,7 @@ class AfterThePlanTest {
 
     @BeforeAll
     static void plan() {
-        plan = SeasonPlanner.plan(BRIEF, 5, SolveWatch.NONE);
+        plan = SeasonPlanner.plan(BRIEF, 5, SolveWatch.untilInterrupted());
     }
 
     private static PlannedBatch batchFor(String demand) {

@@ -40,9 +40,9 @@ class HandedOnTest {
 
     @Test
     void the_next_order_needs_less_and_both_hold() {
-        SeasonPlan together = SeasonPlanner.plan(brief(FIRST, SECOND), 5, SolveWatch.NONE);
-        int alone = cups(SeasonPlanner.plan(brief(FIRST), 5, SolveWatch.NONE))
-                + cups(SeasonPlanner.plan(brief(SECOND), 5, SolveWatch.NONE));
+        SeasonPlan together = SeasonPlanner.plan(brief(FIRST, SECOND), 5, SolveWatch.untilInterrupted());
+        int alone = cups(SeasonPlanner.plan(brief(FIRST), 5, SolveWatch.untilInterrupted()))
+                + cups(SeasonPlanner.plan(brief(SECOND), 5, SolveWatch.untilInterrupted()));
         assertThat(cups(together)).isLessThan(alone - 5);
         assertThat(together.promises()).allSatisfy(promise -> {
             assertThat(promise.state()).isEqualTo(Promise.State.HOLDS);
@@ -56,7 +56,7 @@ class HandedOnTest {
     @Test
     void the_chance_of_the_second_is_what_comes_out_of_a_simulation() {
         SeasonBrief brief = brief(FIRST, SECOND);
-        SeasonPlan plan = SeasonPlanner.plan(brief, 5, SolveWatch.NONE);
+        SeasonPlan plan = SeasonPlanner.plan(brief, 5, SolveWatch.untilInterrupted());
         SimulatedSeason luck = new SimulatedSeason(brief, 23);
         Map<String, Map<LocalDate, Integer>> grafts = new HashMap<>();
         Map<String, LocalDate> delivery = new HashMap<>();
@@ -112,7 +112,7 @@ class HandedOnTest {
     @Test
     void cups_are_fitted_so_that_one_fewer_would_not_do() {
         SeasonBrief brief = brief(FIRST);
-        SeasonPlan plan = SeasonPlanner.plan(brief, 5, SolveWatch.NONE);
+        SeasonPlan plan = SeasonPlanner.plan(brief, 5, SolveWatch.untilInterrupted());
         List<PlannedBatch> fewer = new ArrayList<>(plan.batches());
         PlannedBatch batch = fewer.getLast();
         PlannedBatch.Share share = batch.shares().getFirst();
@@ -125,11 +125,11 @@ class HandedOnTest {
     @Test
     void a_graft_of_before_is_not_made_smaller_for_a_cup_or_two() {
         SeasonBrief plain = brief(FIRST);
-        SeasonPlan plan = SeasonPlanner.plan(plain, 5, SolveWatch.NONE);
+        SeasonPlan plan = SeasonPlanner.plan(plain, 5, SolveWatch.untilInterrupted());
         List<BatchLock> before = plan.batches().stream().map(one -> new BatchLock(one.builder(), one.day(),
                 Math.min(45, one.cups() + 2), Optional.of(one.line()))).toList();
         SeasonPlan again = SeasonPlanner.plan(Seasons.brief(List.of(FIRST), TWO, 200, Crew.EVERY_DAY, List.of(),
-                before, List.of()), 5, SolveWatch.NONE);
+                before, List.of()), 5, SolveWatch.untilInterrupted());
         assertThat(again.changes()).isEmpty();
         assertThat(again.batches()).extracting(PlannedBatch::cups)
                 .containsExactlyElementsOf(before.stream().map(BatchLock::cups).toList());

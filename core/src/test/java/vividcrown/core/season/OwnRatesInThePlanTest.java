@@ -30,7 +30,7 @@ class OwnRatesInThePlanTest {
     }
 
     private static SeasonPlan plan(SeasonBrief brief) {
-        return SeasonPlanner.plan(brief, 5, SolveWatch.NONE);
+        return SeasonPlanner.plan(brief, 5, SolveWatch.untilInterrupted());
     }
 
     private static int cups(SeasonPlan plan) {
@@ -120,7 +120,7 @@ class OwnRatesInThePlanTest {
     @Test
     void with_many_different_boxes_and_mothers_no_limit_is_broken() {
         SeasonBrief brief = Seasons.withRecords(Seasons.random(10, 5, 180, 31), 31);
-        SeasonPlan plan = SeasonPlanner.plan(brief, 4, SolveWatch.NONE);
+        SeasonPlan plan = SeasonPlanner.plan(brief, 4, SolveWatch.untilInterrupted());
         assertThat(plan.batches()).isNotEmpty();
         assertThat(PlanCheck.of(brief, plan.batches()).breaks()).isEmpty();
     }

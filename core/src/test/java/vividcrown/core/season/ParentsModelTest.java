@@ -104,7 +104,7 @@ class ParentsModelTest {
         SeasonBrief brief = Seasons.withDrones(Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 15, 80, 84)),
                 List.of(builder("B 1", 45)), 100, Crew.EVERY_DAY), List.of(),
                 List.of(new DroneMother("H 1", "Orla", false), new DroneMother("H 2", "Perla", false)));
-        SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.NONE);
+        SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.untilInterrupted());
         assertThat(plan.droneStarts()).hasSize(2);
         assertThat(DroneSheet.of(brief, plan)).isNotEmpty()
                 .allSatisfy(sheet -> assertThat(sheet.coloniesReady()).isEqualTo(2))

@@ -33,13 +33,13 @@ class SeasonBench {
                 "first plan", "in all", "gap", "proven");
         int[][] sizes = {{4, 2, 60}, {15, 6, 250}, {40, 12, 400}, {40, 12, 400}};
         String[] names = {"small", "middle", "large", "with own records"};
-        SeasonPlanner.plan(Seasons.random(4, 2, 60, 3), 3, SolveWatch.NONE);
+        SeasonPlanner.plan(Seasons.random(4, 2, 60, 3), 3, SolveWatch.untilInterrupted());
         for (int index = 0; index < sizes.length; index++) {
             int[] size = sizes[index];
             SeasonBrief plain = Seasons.random(size[0], size[1], size[2], 7);
             SeasonBrief brief = index == 3 ? Seasons.withRecords(plain, 7) : plain;
             long start = System.nanoTime();
-            SeasonPlan plan = SeasonPlanner.plan(brief, 10, SolveWatch.NONE);
+            SeasonPlan plan = SeasonPlanner.plan(brief, 10, SolveWatch.untilInterrupted());
             double seconds = (System.nanoTime() - start) / 1e9;
             System.out.printf(Locale.ROOT, "%-17s %7d %9d %6d %9.1f s %7.1f s %5.1f %% %8s%n", names[index], size[0],
                     size[1], size[2], plan.search().firstSeconds(), seconds, 100 * plan.search().gap(),
@@ -56,7 +56,7 @@ class SeasonBench {
         Tally backward = new Tally();
         for (int seed = 1; seed <= SEASONS; seed++) {
             SeasonBrief brief = Seasons.random(8, 4, 240, seed);
-            SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.NONE);
+            SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.untilInterrupted());
             String season = String.valueOf(seed);
             plan.promises().forEach(promise -> {
                 planned.promised += promise.chance();

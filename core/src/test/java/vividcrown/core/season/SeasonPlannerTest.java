@@ -28,7 +28,7 @@ class SeasonPlannerTest {
     private static final List<CellBuilder> TWO = List.of(builder("B 1", 45), builder("B 2", 45));
 
     private static SeasonPlan plan(SeasonBrief brief) {
-        return SeasonPlanner.plan(brief, 4, SolveWatch.NONE);
+        return SeasonPlanner.plan(brief, 4, SolveWatch.untilInterrupted());
     }
 
     private static SeasonPlan planOf(Demand... demands) {
@@ -94,7 +94,7 @@ class SeasonPlannerTest {
         SeasonBrief brief = Seasons.brief(demands, List.of(builder("B 1", 30), builder("B 2", 30)),
                 28 + random.nextInt(10), new Crew(6, Set.of(DayOfWeek.SUNDAY), Set.of()));
         Exhaustive everything = new Exhaustive(brief);
-        SeasonModel.Solution solution = everything.model().solve(30, SolveWatch.NONE).orElseThrow();
+        SeasonModel.Solution solution = everything.model().solve(30, SolveWatch.untilInterrupted()).orElseThrow();
         assertThat(solution.proven()).isTrue();
         assertThat(solution.cost()).isCloseTo(everything.cheapest(), within(1.0));
     }

@@ -33,6 +33,16 @@ public interface Hives extends JpaRepository<Hive, UUID> {
             """)
     List<Hive> free(int most);
 
+    /** A hive and the yard that it stands in. */
+    record Stand(UUID hive, UUID yard) {
+    }
+
+    @Query("""
+            select new vividcrown.server.hive.Hives$Stand(h.id, h.yardId) from Hive h
+            where h.endedOn is null and h.purpose in (MATING_NUC, MINI_NUC)
+            """)
+    List<Stand> matingStands();
+
     @Query("""
             select h from Hive h where h.endedOn is null and h.purpose in (PRODUCTION, DRONE_COLONY)
             and h.droneCombFrom is not null order by h.code
@@ -41,11 +51,6 @@ public interface Hives extends JpaRepository<Hive, UUID> {
 
     default List<Hive> keptFor(Purpose... purposes) {
         return findByPurposeInAndEndedOnIsNullOrderByYardIdAscPositionAsc(List.of(purposes));
-    }
-
-    /** Hives for mating. */
-    default List<Hive> forMating() {
-        return keptFor(Purpose.MATING_NUC, Purpose.MINI_NUC);
     }
 
     /** Colonies that are read through the season. */

@@ -52,7 +52,7 @@ class LastResort extends OncePerRequestFilter {
                 response.setStatus(HttpServletResponse.SC_INTERNAL_SERVER_ERROR);
             } else {
                 response.setStatus(HttpServletResponse.SC_SERVICE_UNAVAILABLE);
-                response.setHeader(HttpHeaders.RETRY_AFTER, "5");
+                response.setHeader(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS);
             }
             response.getOutputStream().write(comesAgain ? FAILED : UNAVAILABLE);
         }

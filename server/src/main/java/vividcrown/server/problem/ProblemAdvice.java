@@ -30,7 +30,11 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
-        return ResponseEntity.status(refusal.status())
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(refusal.status());
+        if (refusal.status() == HttpStatus.SERVICE_UNAVAILABLE) {
+            answer.header(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS);
+        }
+        return answer
                 .body(problem(refusal.status(), refusal.type(), refusal.getMessage(), refusal.findings()));
     }
 
@@ -39,7 +43,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             SQLException.class})
     ResponseEntity<ProblemDetail> databaseFailed(Exception failed) {
         LOG.error("The database did not do what was asked", failed);
-        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE).header(HttpHeaders.RETRY_AFTER, "5")
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS)
                 .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", UNAVAILABLE, List.of()));
     }
 

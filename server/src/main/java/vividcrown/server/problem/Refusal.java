@@ -59,6 +59,11 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, "busy", List.of(new Finding("", why.toString())));
     }
 
+    /** More was sent than anybody needs: send less at once. */
+    public static Refusal tooLarge(Sentence why) {
+        return new Refusal(HttpStatus.CONTENT_TOO_LARGE, "too-large", List.of(new Finding("", why.toString())));
+    }
+
     public static Refusal forbidden(Sentence why) {
         return new Refusal(HttpStatus.FORBIDDEN, "forbidden", List.of(new Finding("", why.toString())));
     }

@@ -14,6 +14,8 @@ public interface Queens extends JpaRepository<Queen, UUID> {
 
     List<Queen> findByGraftIdIn(Collection<UUID> grafts);
 
+    List<Queen> findByAliveTrueAndGraftIdIn(Collection<UUID> grafts);
+
     List<Queen> findByBreederTrueAndAliveTrueOrderByCode();
 
     /** Living cells and queens in hives for mating and in the incubator. */
@@ -28,10 +30,7 @@ public interface Queens extends JpaRepository<Queen, UUID> {
     List<Queen> onTheBar(Collection<UUID> grafts);
 
     /** @param pattern in small letters */
-    @NativeQuery("""
-            select * from queen where operation_id = current_operation() and lower(code || ' ' || name) like :pattern
-            order by alive desc, code desc limit 50
-            """)
+    @NativeQuery("select * from queens_called(:pattern, 50)")
     List<Queen> search(String pattern);
 
     @Query("select q from Queen q where q.motherId = :mother order by q.code limit 500")

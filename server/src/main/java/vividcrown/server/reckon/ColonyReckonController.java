@@ -3,6 +3,7 @@ package vividcrown.server.reckon;
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -42,6 +43,13 @@ import vividcrown.server.problem.Refusal;
 @RequestMapping("/api/v1/reckon")
 class ColonyReckonController {
 
+    private static final int MOST_SIGNS = 100;
+    private static final int MOST_CELLS = 50;
+    private static final int MOST_READINGS = 200;
+    private static final int MOST_FIGURES = 60;
+    /** Between the oldest fact and the day for which is asked. */
+    private static final int LONGEST_YEARS = 3;
+
     /**
      * What was seen on one day. A sign in neither list was not looked for, and proves nothing.
      *
@@ -50,8 +58,9 @@ class ColonyReckonController {
      *        BROOD alone says that there was none at all
      * @param cells queen cells and cups by look and place; "none found" is QUEEN_CELLS in absent
      */
-    record ReadingInput(@NotNull LocalDate day, @Nullable List<Sign> seen, @Nullable List<Sign> absent,
-            @Nullable List<@Valid CellsInput> cells) {
+    record ReadingInput(@NotNull LocalDate day, @Nullable @Size(max = MOST_SIGNS) List<Sign> seen,
+            @Nullable @Size(max = MOST_SIGNS) List<Sign> absent,
+            @Nullable @Size(max = MOST_CELLS) List<@Valid CellsInput> cells) {
 
         private Reading reading() {
             return new Reading(day, Set.copyOf(orNone(seen)), Set.copyOf(orNone(absent)),
@@ -69,8 +78,10 @@ class ColonyReckonController {
      * @param today the day the answer is for; the newest day in the facts if left out
      * @param figures day-counts that take the place of the defaults
      */
-    record BroodRequest(@Nullable LocalDate today, @Nullable List<@Valid ReadingInput> readings,
-            @Nullable List<@Valid EventInput> events, @Nullable List<@Valid OwnFigure> figures) {
+    record BroodRequest(@Nullable LocalDate today,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid ReadingInput> readings,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid EventInput> events,
+            @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures) {
     }
 
     /**
@@ -79,10 +90,12 @@ class ColonyReckonController {
      *        if left out
      * @param preferred actions that the asker's school prefers; they are put first
      */
-    record JudgementRequest(@Nullable LocalDate today, @Nullable List<@Valid ReadingInput> readings,
-            @Nullable List<@Valid EventInput> events, @Nullable List<@Valid OwnFigure> figures,
+    record JudgementRequest(@Nullable LocalDate today,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid ReadingInput> readings,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid EventInput> events,
+            @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures,
             @Nullable Boolean southern, @Nullable List<Double> fitAfternoonsByMonth,
-            @Nullable List<Action> preferred) {
+            @Nullable @Size(max = MOST_SIGNS) List<Action> preferred) {
     }
 
     /**
@@ -92,10 +105,12 @@ class ColonyReckonController {
      * @param cellsLeftSeenOn the day on which they looked like that; {@code queenRemovedOn} if left out
      * @param school DESTROY_AND_RETURN if left out
      */
-    record SwarmPlanRequest(@Nullable LocalDate today, @Nullable List<@Valid ReadingInput> readings,
-            @Nullable List<@Valid EventInput> events, @Nullable List<@Valid OwnFigure> figures,
+    record SwarmPlanRequest(@Nullable LocalDate today,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid ReadingInput> readings,
+            @Nullable @Size(max = MOST_READINGS) List<@Valid EventInput> events,
+            @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures,
             @Nullable Boolean southern, @Nullable LocalDate queenRemovedOn, @Nullable LocalDate lastEggOn,
-            @Nullable List<@Valid CellsInput> cellsLeft, @Nullable LocalDate cellsLeftSeenOn,
+            @Nullable @Size(max = MOST_CELLS) List<@Valid CellsInput> cellsLeft, @Nullable LocalDate cellsLeftSeenOn,
             @Nullable SwarmSchool school) {
     }
 
@@ -184,6 +199,12 @@ class ColonyReckonController {
         if (today != null && newest.isPresent() && newest.get().isAfter(today)) {
             findings.add(new Refusal.Finding("today", "%s lies after today (%s). Change one of the two."
                     .formatted(newest.get(), today)));
+        }
+        Optional<LocalDate> oldest = days.stream().min(LocalDate::compareTo);
+        Optional<LocalDate> asOf = Optional.ofNullable(today).or(() -> newest);
+        if (oldest.isPresent() && oldest.get().plusYears(LONGEST_YEARS).isBefore(asOf.orElseThrow())) {
+            findings.add(new Refusal.Finding("", "%s lies more than %d years before %s. Leave out what is so old."
+                    .formatted(oldest.get(), LONGEST_YEARS, asOf.get())));
         }
         Assumptions assumptions = Assumptions.standard();
         try {

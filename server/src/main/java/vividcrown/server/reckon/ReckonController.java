@@ -2,7 +2,10 @@ package vividcrown.server.reckon;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -72,8 +75,9 @@ class ReckonController {
      * @param matingsSucceeded own virgins that mated and laid, of {@code matingsTried}; sharpens the odds
      */
     record QueenLifeRequest(@NotNull LocalDate today, @Nullable @Valid GraftCalendarRequest graft,
-            @Nullable @Valid Known known, @Nullable List<@Valid Event> events, @Nullable Integer matingsSucceeded,
-            @Nullable Integer matingsTried) {
+            @Nullable @Valid Known known, @Nullable @Size(max = 500) List<@Valid Event> events,
+            @Nullable @Min(0) @Max(1_000_000) Integer matingsSucceeded,
+            @Nullable @Min(0) @Max(1_000_000) Integer matingsTried) {
     }
 
     record Known(@NotNull LocalDate day, @NotNull Stage stage, @Nullable Integer emergenceYear) {

@@ -2,7 +2,10 @@ package vividcrown.server.reckon;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -42,7 +45,8 @@ class SeasonReckonController {
     private static final List<Double> SHOWN_QUANTILES = List.of(0.05, 0.25, 0.5, 0.75, 0.95);
 
     /** Own counts at a step of loss; laid over the trade's belief. */
-    record OwnCount(@NotNull LossStep step, int tried, int succeeded) {
+    record OwnCount(@NotNull LossStep step, @Min(0) @Max(1_000_000) int tried,
+            @Min(0) @Max(1_000_000) int succeeded) {
     }
 
     /**
@@ -52,7 +56,8 @@ class SeasonReckonController {
      * @param grafts a number of grafts whose yield is asked for, instead of the smallest that does
      */
     record GraftsNeededRequest(@NotNull Product product, @NotNull Integer wanted, @Nullable Double assurance,
-            @Nullable Integer batches, @Nullable Integer grafts, @Nullable List<@Valid OwnCount> counts) {
+            @Nullable Integer batches, @Nullable Integer grafts,
+            @Nullable @Size(max = 20) List<@Valid OwnCount> counts) {
     }
 
     /**
@@ -76,7 +81,8 @@ class SeasonReckonController {
      */
     record BackwardRequest(@NotNull Product product, @NotNull LocalDate delivery, @Nullable LocalDate today,
             @Nullable LarvaAge larvaAge, @Nullable BuilderSchool school, @Nullable Placing placing,
-            @Nullable List<Double> fitAfternoonsByMonth, @Nullable List<@Valid OwnFigure> figures) {
+            @Nullable List<Double> fitAfternoonsByMonth,
+            @Nullable @Size(max = 60) List<@Valid OwnFigure> figures) {
     }
 
     /**

@@ -2,7 +2,9 @@ package vividcrown.server.season;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +24,7 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.SeasonRates;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.weather.WeatherStation;
 
 /**
@@ -35,12 +38,12 @@ class RatePools {
             select g.graft_day, h.code as builder, g.mother_id as mother, g.grafter,
                 t.counted, t.took, t.judged, t.sound, t.checked, t.emerged
             from graft_tally t join graft g on g.id = t.graft_id join hive h on h.id = g.builder_id
-            where g.graft_day >= :since
+            where g.graft_day >= :since order by g.graft_day, g.id
             """;
     private static final String MATED = """
             select g.graft_day, g.mother_id as mother, y.name as yard, t.settled, t.mated
             from mating_tally t join graft g on g.id = t.graft_id left join yard y on y.id = t.yard_id
-            where g.graft_day >= :since
+            where g.graft_day >= :since order by g.graft_day, g.id, t.yard_id
             """;
     /** Older seasons had other hands, boxes and mothers; and so the learning stays quick for ever. */
     private static final int YEARS_LEARNT_FROM = 4;
@@ -48,7 +51,16 @@ class RatePools {
     private static final int MATING_FROM = 17;
     private static final int MATING_DAYS = 17;
 
+    private static final int MOST_REMEMBERED = 50;
+
     private final JdbcClient jdbc;
+    /** What was learnt last for an operation, so that the same counts are not learnt from twice; any node can do it again. */
+    private final Map<UUID, Learnt> last = Collections.synchronizedMap(new LinkedHashMap<>(16, 0.75f, true) {
+        @Override
+        protected boolean removeEldestEntry(Map.Entry<UUID, Learnt> eldest) {
+            return size() > MOST_REMEMBERED;
+        }
+    });
 
     RatePools(JdbcClient jdbc) {
         this.jdbc = jdbc;
@@ -111,8 +123,11 @@ class RatePools {
         for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)) {
             counted.put(step, batches.stream().map(batch -> batch.at(step)).toList());
         }
+        Map<LocalDate, Optional<MatingWeather>> weather = new HashMap<>();
         counted.put(LossStep.MATING, jdbc.sql(MATED).param("since", since).query(Mated.class).list().stream()
-                .map(mated -> mated.batch(weather(station, mated.graftDay(), today))).toList());
+                .map(mated -> mated.batch(
+                        weather.computeIfAbsent(mated.graftDay(), day -> weather(station, day, today))))
+                .toList());
         return counted;
     }
 
@@ -127,9 +142,15 @@ class RatePools {
 
     Learnt learn(WeatherStation station, LocalDate today) {
         Map<LossStep, List<StepOdds.Batch>> counted = counted(station, today);
+        Learnt before = last.get(CurrentOperation.require());
+        if (before != null && before.batches().equals(counted)) {
+            return before;
+        }
         Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
         counted.forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
-        return new Learnt(counted, new SeasonRates(steps));
+        Learnt learnt = new Learnt(counted, new SeasonRates(steps));
+        last.put(CurrentOperation.require(), learnt);
+        return learnt;
     }
 
     /** Everything, for the screen. */

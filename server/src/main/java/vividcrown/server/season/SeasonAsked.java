@@ -5,6 +5,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -17,6 +18,7 @@ import java.util.Optional;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
@@ -65,16 +67,35 @@ import vividcrown.server.problem.Refusal;
  * @param seconds time for the search, 0.5–10; 10 if left out
  */
 public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
-        @NotNull List<@Valid DemandAsked> demands,
-        @NotNull List<@Valid BreederAsked> breeders, @NotNull List<@Valid BuilderAsked> builders, @Min(0) int nucs,
-        @Nullable List<@Valid TakenAsked> nucsTaken, @Nullable @Min(0) Integer cages,
-        @Nullable List<@Valid DroneAsked> drones, @Nullable List<@Valid DroneMotherAsked> droneMothers,
-        @Nullable @Valid CrewAsked crew, @Nullable Double assurance,
-        @Nullable List<@Valid CountAsked> counts, @Nullable List<@Valid HistoryAsked> history,
-        @Nullable List<@Valid RunningAsked> running, @Nullable List<@Valid BatchAsked> before,
-        @Nullable List<@Valid BatchAsked> locks, @Nullable LarvaAge larvaAge, @Nullable Placing placing,
-        @Nullable List<Double> fitAfternoonsByMonth, @Nullable List<@Valid OwnFigure> figures,
-        @Nullable Double seconds) {
+        @NotNull @Size(max = MOST_DEMANDS) List<@Valid DemandAsked> demands,
+        @NotNull @Size(max = MOST_MOTHERS) List<@Valid BreederAsked> breeders,
+        @NotNull @Size(max = MOST_BUILDERS) List<@Valid BuilderAsked> builders, @Min(0) @Max(MOST_NUCS) int nucs,
+        @Nullable @Size(max = MOST_ENTRIES) List<@Valid TakenAsked> nucsTaken,
+        @Nullable @Min(0) @Max(MOST_NUCS) Integer cages,
+        @Nullable @Size(max = MOST_MOTHERS) List<@Valid DroneAsked> drones,
+        @Nullable @Size(max = MOST_MOTHERS) List<@Valid DroneMotherAsked> droneMothers, @Nullable @Valid CrewAsked crew,
+        @Nullable Double assurance, @Nullable @Size(max = MOST_MOTHERS) List<@Valid CountAsked> counts,
+        @Nullable @Size(max = MOST_HISTORY) List<@Valid HistoryAsked> history,
+        @Nullable @Size(max = MOST_ENTRIES) List<@Valid RunningAsked> running,
+        @Nullable @Size(max = MOST_BATCHES) List<@Valid BatchAsked> before,
+        @Nullable @Size(max = MOST_BATCHES) List<@Valid BatchAsked> locks, @Nullable LarvaAge larvaAge,
+        @Nullable Placing placing, @Nullable List<Double> fitAfternoonsByMonth,
+        @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures, @Nullable Double seconds) {
+
+    static final int MOST_DEMANDS = 100;
+    static final int MOST_MOTHERS = 200;
+    static final int MOST_BUILDERS = 60;
+    static final int MOST_NUCS = 20_000;
+    static final int MOST_ENTRIES = 1_000;
+    static final int MOST_HISTORY = 5_000;
+    static final int MOST_BATCHES = 200;
+    static final int MOST_FIGURES = 60;
+    static final int MOST_TRIED = 1_000_000;
+    /** Of one batch. */
+    static final int MOST_ALIVE = 1_000;
+    static final int LONGEST_NAME = 60;
+    /** Before today and after it, for every day that is given. */
+    static final int FURTHEST_YEARS = 2;
 
     static final double MOST_SECONDS = 10;
     private static final double USUAL_ASSURANCE = 0.9;
@@ -85,12 +106,15 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
      * @param until the last day on which it is in time
      * @param priority 1 first, 3 last; 2 if left out
      */
-    public record DemandAsked(@NotBlank String id, @NotNull Product product, int count, @Nullable LocalDate from,
-            @NotNull LocalDate until, @Nullable String line, @Nullable Integer priority, @Nullable Double assurance) {
+    public record DemandAsked(@NotBlank @Size(max = LONGEST_NAME) String id, @NotNull Product product, int count,
+            @Nullable LocalDate from,
+            @NotNull LocalDate until, @Nullable @Size(max = LONGEST_NAME) String line, @Nullable Integer priority,
+            @Nullable Double assurance) {
     }
 
     /** @param line her line; her own id if left out */
-    public record BreederAsked(@NotBlank String id, @Nullable String line) {
+    public record BreederAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
+            @Nullable @Size(max = LONGEST_NAME) String line) {
     }
 
     /**
@@ -99,29 +123,35 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
      * @param readyFrom today if left out
      * @param grafts days of its grafts so far
      */
-    public record BuilderAsked(@NotBlank String id, @Nullable BuilderSchool school, @Nullable Integer load,
-            @Nullable Double framesOfBees, @Nullable LocalDate readyFrom, @Nullable List<LocalDate> grafts) {
+    public record BuilderAsked(@NotBlank @Size(max = LONGEST_NAME) String id, @Nullable BuilderSchool school,
+            @Nullable Integer load,
+            @Nullable Double framesOfBees, @Nullable LocalDate readyFrom,
+            @Nullable @Size(max = MOST_BATCHES) List<LocalDate> grafts) {
     }
 
     /** So many nucs are taken from the one day to the other, both included. */
-    public record TakenAsked(@NotNull LocalDate from, @NotNull LocalDate until, @Min(0) int count) {
+    public record TakenAsked(@NotNull LocalDate from, @NotNull LocalDate until,
+            @Min(0) @Max(MOST_NUCS) int count) {
     }
 
     /**
      * @param matureFrom first day with ripe drones; from {@code combIn} and the drone lead if left out
      * @param combIn the day its drone comb was put in
      */
-    public record DroneAsked(@NotBlank String id, @Nullable String mother, @Nullable LocalDate matureFrom,
+    public record DroneAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
+            @Nullable @Size(max = LONGEST_NAME) String mother, @Nullable LocalDate matureFrom,
             @Nullable LocalDate combIn) {
     }
 
     /** @param mother its queen; its own id if left out */
-    public record DroneMotherAsked(@NotBlank String id, @Nullable String mother) {
+    public record DroneMotherAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
+            @Nullable @Size(max = LONGEST_NAME) String mother) {
     }
 
     /** @param grafter who grafts, as named in {@code history} */
-    public record CrewAsked(@Nullable Double hoursADay, @Nullable List<DayOfWeek> daysOff,
-            @Nullable List<LocalDate> closed, @Nullable String grafter) {
+    public record CrewAsked(@Nullable Double hoursADay, @Nullable @Size(max = 7) List<DayOfWeek> daysOff,
+            @Nullable @Size(max = MOST_ENTRIES) List<LocalDate> closed,
+            @Nullable @Size(max = LONGEST_NAME) String grafter) {
     }
 
     /**
@@ -129,8 +159,10 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
      *
      * @param weather of its mating days: fit afternoons 2–3 POOR, 4–7 FAIR, 8 and more FINE
      */
-    public record HistoryAsked(@NotNull LossStep step, int tried, int succeeded, @Nullable LocalDate graftDay,
-            @Nullable String builder, @Nullable String breeder, @Nullable String person, @Nullable String yard,
+    public record HistoryAsked(@NotNull LossStep step, @Min(0) @Max(MOST_TRIED) int tried,
+            @Min(0) @Max(MOST_TRIED) int succeeded, @Nullable LocalDate graftDay,
+            @Nullable @Size(max = LONGEST_NAME) String builder, @Nullable @Size(max = LONGEST_NAME) String breeder,
+            @Nullable @Size(max = LONGEST_NAME) String person, @Nullable @Size(max = LONGEST_NAME) String yard,
             @Nullable MatingWeather weather) {
         private StepOdds.Batch batch() {
             // of mating, the weather stands for the month
@@ -142,25 +174,30 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         }
     }
 
-    private static Around around(@Nullable String builder, @Nullable String breeder, @Nullable String person,
-            @Nullable String yard) {
+    private static Around around(@Nullable @Size(max = LONGEST_NAME) String builder,
+            @Nullable @Size(max = LONGEST_NAME) String breeder, @Nullable @Size(max = LONGEST_NAME) String person,
+            @Nullable @Size(max = LONGEST_NAME) String yard) {
         return Around.NOTHING_KNOWN.with(Circumstance.BUILDER, Optional.ofNullable(builder))
                 .with(Circumstance.MOTHER, Optional.ofNullable(breeder))
                 .with(Circumstance.PERSON, Optional.ofNullable(person))
                 .with(Circumstance.YARD, Optional.ofNullable(yard));
     }
 
-    public record CountAsked(@NotNull LossStep step, int tried, int succeeded) {
+    public record CountAsked(@NotNull LossStep step, @Min(0) @Max(MOST_TRIED) int tried,
+            @Min(0) @Max(MOST_TRIED) int succeeded) {
     }
 
     /** @param passed losses that lie behind them; none if they were only grafted */
-    public record RunningAsked(@NotBlank String id, @Nullable String line, @NotNull LocalDate graftDay, int alive,
-            @Nullable List<LossStep> passed, @Nullable String builder, @Nullable String breeder,
-            @Nullable String person, @Nullable String yard) {
+    public record RunningAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
+            @Nullable @Size(max = LONGEST_NAME) String line, @NotNull LocalDate graftDay,
+            @Min(0) @Max(MOST_ALIVE) int alive, @Nullable @Size(max = 20) List<LossStep> passed,
+            @Nullable @Size(max = LONGEST_NAME) String builder, @Nullable @Size(max = LONGEST_NAME) String breeder,
+            @Nullable @Size(max = LONGEST_NAME) String person, @Nullable @Size(max = LONGEST_NAME) String yard) {
     }
 
-    public record BatchAsked(@NotBlank String builder, @NotNull LocalDate day, @Min(1) @Max(45) int cups,
-            @Nullable String line) {
+    public record BatchAsked(@NotBlank @Size(max = LONGEST_NAME) String builder, @NotNull LocalDate day,
+            @Min(1) @Max(45) int cups,
+            @Nullable @Size(max = LONGEST_NAME) String line) {
         private BatchLock lock() {
             return new BatchLock(builder, day, cups, Optional.ofNullable(line));
         }
@@ -178,6 +215,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
     /** The brief, everything wrong with it said at once. */
     SeasonBrief brief() {
         Checked checked = new Checked();
+        checked.one("", this::daysInReach);
         List<Demand> wanted = checked.each("demands", demands, this::demand);
         List<CellBuilder> boxes = checked.each("builders", builders, this::builder);
         List<RunningBatch> underway = checked.each("running", orNone(running), SeasonAsked::running);
@@ -220,6 +258,28 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
             throw Refusal.invalid(faults);
         }
         return brief;
+    }
+
+    /** @throws IllegalArgumentException if one lies further off than anybody plans or remembers */
+    private boolean daysInReach() {
+        if (today.isBefore(LocalDate.of(2000, 1, 1)) || today.isAfter(LocalDate.of(2200, 1, 1))) {
+            throw new IllegalArgumentException("today must lie between 2000 and 2200, but is " + today);
+        }
+        Stream<LocalDate> days = Stream.of(demands.stream().flatMap(one -> Stream.of(one.from(), one.until())),
+                builders.stream()
+                        .flatMap(one -> Stream.concat(Stream.of(one.readyFrom()), orNone(one.grafts()).stream())),
+                orNone(nucsTaken).stream().flatMap(one -> Stream.of(one.from(), one.until())),
+                orNone(drones).stream().flatMap(one -> Stream.of(one.matureFrom(), one.combIn())),
+                orNone(running).stream().map(RunningAsked::graftDay), orNone(before).stream().map(BatchAsked::day),
+                orNone(locks).stream().map(BatchAsked::day),
+                crew == null ? Stream.<LocalDate>of() : orNone(crew.closed()).stream()).flatMap(some -> some);
+        days.filter(Objects::nonNull).filter(day -> day.isBefore(today.minusYears(FURTHEST_YEARS))
+                || day.isAfter(today.plusYears(FURTHEST_YEARS))).findFirst().ifPresent(day -> {
+                    throw new IllegalArgumentException(
+                            "%s lies more than %d years from today (%s). Check the year, or leave it out"
+                                    .formatted(day, FURTHEST_YEARS, today));
+                });
+        return true;
     }
 
     private LocalDate untilOrUsual() {

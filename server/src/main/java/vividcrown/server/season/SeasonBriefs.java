@@ -174,10 +174,10 @@ class SeasonBriefs {
         LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
         WeatherStation station = station();
         RatePools.Learnt learnt = rates.learn(station, day);
-        List<Hive> boxesOfQueens = hives.forMating();
+        List<Hives.Stand> boxesOfQueens = hives.matingStands();
         Map<UUID, Yard> places = yards.byId();
         Map<UUID, String> yardOf = boxesOfQueens.stream()
-                .collect(Collectors.toMap(Hive::id, hive -> places.get(hive.yardId()).name()));
+                .collect(Collectors.toMap(Hives.Stand::hive, stand -> places.get(stand.yard()).name()));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
         SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands,
@@ -280,8 +280,8 @@ class SeasonBriefs {
     }
 
     /** Those whose drones reach a mating yard. */
-    private List<Hive> nearMatingYards(List<Hive> boxesOfQueens, Map<UUID, Yard> places) {
-        Set<UUID> mating = boxesOfQueens.stream().map(Hive::yardId).collect(Collectors.toSet());
+    private List<Hive> nearMatingYards(List<Hives.Stand> boxesOfQueens, Map<UUID, Yard> places) {
+        Set<UUID> mating = boxesOfQueens.stream().map(Hives.Stand::yard).collect(Collectors.toSet());
         return hives.colonies().stream().filter(colony -> mating.stream()
                 .anyMatch(yard -> metres(places.get(yard), places.get(colony.yardId())) <= Distance.MATING_METRES))
                 .toList();
@@ -355,7 +355,7 @@ class SeasonBriefs {
         Set<UUID> spoken = promised.findByDeliveredOnIsNull().stream().map(PromisedQueen::queenId)
                 .collect(Collectors.toSet());
         Map<UUID, Map<Alike, Integer>> alive = new HashMap<>();
-        for (Queen queen : queens.findByGraftIdIn(grafted.stream().map(Graft::id).toList())) {
+        for (Queen queen : queens.findByAliveTrueAndGraftIdIn(grafted.stream().map(Graft::id).toList())) {
             Optional<List<LossStep>> passed = passed(queen);
             if (passed.isPresent() && !spoken.contains(queen.id()) && !queen.breeder()) {
                 // a queen that lays has nothing before her that her yard would change

@@ -2,6 +2,7 @@ package vividcrown.server.season;
 
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -208,7 +209,8 @@ class SeasonController {
 
     /** What the plan comes to with these grafts instead, nothing kept: for moving them by hand. */
     @PostMapping("/check")
-    SeasonPlanReckonController.CheckAnswer check(@Valid @RequestBody List<SeasonPlanView.BatchView> batches) {
+    SeasonPlanReckonController.CheckAnswer check(
+            @RequestBody @Size(max = SeasonAsked.MOST_BATCHES) List<SeasonPlanView.@Valid BatchView> batches) {
         return SeasonPlanReckonController.CheckAnswer.of(PlanCheck.of(
                 briefs.make(SeasonBriefs.WhatIf.NOTHING).brief(),
                 batches.stream().map(SeasonPlanView.BatchView::batch).toList()));

@@ -2,6 +2,8 @@ package vividcrown.server.season;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -22,7 +24,8 @@ import vividcrown.server.problem.Refusal;
 class SeasonPlanReckonController {
 
     /** A season and the grafts that it would have. */
-    record CheckRequest(@Valid SeasonAsked season, List<SeasonPlanView.BatchView> batches) {
+    record CheckRequest(@NotNull @Valid SeasonAsked season,
+            @NotNull @Size(max = SeasonAsked.MOST_BATCHES) List<SeasonPlanView.@Valid BatchView> batches) {
     }
 
     /**
@@ -45,7 +48,7 @@ class SeasonPlanReckonController {
     SeasonPlanView plan(@Valid @RequestBody SeasonAsked asked) {
         SeasonBrief brief = asked.brief();
         try {
-            SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.NONE);
+            SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.untilInterrupted());
             return SeasonPlanView.of(brief, plan, UnaryOperator.identity());
         } catch (IllegalArgumentException refused) {
             throw Refusal.invalid("", refused.getMessage());

@@ -1,5 +1,11 @@
 package vividcrown.server.season;
 
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -51,8 +57,12 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param assumed how much of it comes through each step; left out where it is sent to be checked
      * @param days what it will be when; left out where it is sent to be checked
      */
-    public record BatchView(LocalDate day, String builder, String breeder, @Nullable String breederName, String line,
-            int cups, List<ShareView> shares, int spare, boolean locked, @Nullable String grafter,
+    public record BatchView(@NotNull LocalDate day, @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String builder,
+            @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String breeder, @Nullable String breederName,
+            @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String line,
+            @Min(1) @Max(BuilderSchool.EXCEPTIONAL_LOAD) int cups,
+            @NotNull @Size(max = BuilderSchool.EXCEPTIONAL_LOAD) List<@Valid ShareView> shares, int spare,
+            boolean locked, @Nullable String grafter,
             @Nullable List<ReasonView> assumed,
             @Nullable BatchDays days) {
         static BatchView of(PlannedBatch batch, SeasonBrief brief, UnaryOperator<String> names) {
@@ -85,7 +95,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
         }
     }
 
-    public record ShareView(String demand, int cups, LocalDate delivery) {
+    public record ShareView(@NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String demand,
+            @Min(0) @Max(BuilderSchool.EXCEPTIONAL_LOAD) int cups, @NotNull LocalDate delivery) {
     }
 
     /**

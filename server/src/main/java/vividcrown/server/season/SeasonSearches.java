@@ -18,8 +18,10 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonPlan;
 import vividcrown.core.season.SeasonPlanner;
 import vividcrown.core.season.SolveWatch;
+import vividcrown.server.capacity.FairQueue;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.person.SignedIn;
+import vividcrown.server.problem.Refusal;
 
 /** Searches for plans. How far each is stands in the database, so any node can tell it, or stop it. */
 @Component
@@ -28,10 +30,13 @@ class SeasonSearches {
     private static final Logger LOG = LoggerFactory.getLogger(SeasonSearches.class);
     /** A search that gave no sign for so long died with its server. */
     private static final int DEAD_AFTER_SECONDS = 30;
+    /** The longest that one waits for its turn. */
+    private static final int WAITS_AT_MOST_SECONDS = 900;
 
     /** How far a search is. */
     enum State {
-        RUNNING, DONE, REFUSED, INTERRUPTED
+        /** Others have their turn first. */
+        WAITING, RUNNING, DONE, REFUSED, INTERRUPTED
     }
 
     /**
@@ -51,15 +56,17 @@ class SeasonSearches {
     private final JdbcClient jdbc;
     private final JsonMapper json;
     private final Clock clock;
+    private final FairQueue queue;
 
-    SeasonSearches(JdbcClient jdbc, JsonMapper json, Clock clock) {
+    SeasonSearches(JdbcClient jdbc, JsonMapper json, Clock clock, FairQueue queue) {
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
+        this.queue = queue;
     }
 
     /**
-     * Begins a search; it goes on beside the request. Yesterday's are thrown away.
+     * Begins a search; it takes its turn beside the request. Yesterday's are thrown away.
      *
      * @param names how people call the queens of the brief
      */
@@ -69,17 +76,23 @@ class SeasonSearches {
         jdbc.sql("delete from season_search where seen_at < now() - interval '1 day'").update();
         jdbc.sql("""
                 insert into season_search (id, operation_id, asked_by, state, stop, seen_at, plans, seconds)
-                values (?, ?, ?, 'RUNNING', false, now(), 0, 0)""").params(id, operation, SignedIn.require().id())
+                values (?, ?, ?, 'WAITING', false, now(), 0, 0)""").params(id, operation, SignedIn.require().id())
                 .update();
-        Thread.ofVirtual().name("season-search").start(() -> CurrentOperation.in(operation, () -> {
-            search(id, brief, names, mostSeconds);
-            return id;
-        }));
+        try {
+            queue.submit(operation.toString(), () -> CurrentOperation.in(operation, () -> {
+                search(id, brief, names, mostSeconds);
+                return id;
+            }));
+        } catch (Refusal busy) {
+            end(id, State.REFUSED, busy.getMessage());
+            throw busy;
+        }
         return id;
     }
 
     private void search(UUID id, SeasonBrief brief, Map<String, String> names, double mostSeconds) {
         try {
+            jdbc.sql("update season_search set state = 'RUNNING', seen_at = now() where id = ?").param(id).update();
             SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, watch(id));
             jdbc.sql("""
                     update season_search set state = 'DONE', seen_at = now(), cost = ?, bound = ?, seconds = ?,
@@ -136,8 +149,11 @@ class SeasonSearches {
 
     private Progress progress(UUID id, Row row) {
         State state = State.valueOf(row.state());
-        boolean dead = state == State.RUNNING
-                && row.seenAt().isBefore(clock.instant().minusSeconds(DEAD_AFTER_SECONDS));
+        boolean dead = switch (state) {
+            case WAITING -> row.seenAt().isBefore(clock.instant().minusSeconds(WAITS_AT_MOST_SECONDS));
+            case RUNNING -> row.seenAt().isBefore(clock.instant().minusSeconds(DEAD_AFTER_SECONDS));
+            case DONE, REFUSED, INTERRUPTED -> false;
+        };
         return new Progress(id, dead ? State.INTERRUPTED : state, row.plans(), row.cost(), row.bound(), row.seconds(),
                 row.answer() == null ? null : json.readValue(row.answer(), SeasonPlanView.class),
                 dead ? "The server stopped while it searched. Ask again." : row.refusal());
