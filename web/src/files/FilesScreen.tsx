@@ -1,4 +1,4 @@
-import { useMutation, useQueryClient } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import { answered, api } from '../api/client'
@@ -10,22 +10,25 @@ const KINDS = ['queens', 'orders'] as const
 type Kind = (typeof KINDS)[number]
 
 const COLUMNS: Record<Kind, string[]> = {
-  queens: ['code', 'name', 'nuc', 'stage', 'year'],
+  queens: ['code', 'name', 'yard', 'hive', 'stage', 'year', 'mark'],
   orders: ['customer', 'product', 'count', 'until'],
 }
 
 type Row = { line: number; problems: string[] } & Record<string, unknown>
-type Counts = Record<string, number | boolean>
+type Counts = Record<string, number | boolean | string>
 type Looked = { rows: Row[]; good: number; bad: number }
+
+/** Rows shown before they are imported; the bad ones come first. */
+const MOST_SHOWN = 200
 
 const DOORS = {
   queens: {
     preview: (csv: string): Promise<Looked> =>
       answered(api.POST('/api/v1/imports/queens/preview', { body: { csv } })),
-    confirm: (csv: string, skipBadRows: boolean): Promise<Counts> =>
+    confirm: (id: string, csv: string, skipBadRows: boolean): Promise<Counts> =>
       answered(
         api.PUT('/api/v1/imports/queens/{id}', {
-          params: { path: { id: uuidv7() } },
+          params: { path: { id } },
           body: { csv, skipBadRows },
         }),
       ),
@@ -33,10 +36,10 @@ const DOORS = {
   orders: {
     preview: (csv: string): Promise<Looked> =>
       answered(api.POST('/api/v1/imports/orders/preview', { body: { csv } })),
-    confirm: (csv: string, skipBadRows: boolean): Promise<Counts> =>
+    confirm: (id: string, csv: string, skipBadRows: boolean): Promise<Counts> =>
       answered(
         api.PUT('/api/v1/imports/orders/{id}', {
-          params: { path: { id: uuidv7() } },
+          params: { path: { id } },
           body: { csv, skipBadRows },
         }),
       ),
@@ -100,10 +103,17 @@ function Import({ kind }: { kind: Kind }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const [csv, setCsv, clear] = useDraft(kind === 'queens' ? 'draft-import' : `draft-${kind}`, '')
+  // the same file sent again, after a lost answer or a reload, is the same import
+  const [begun, setBegun, forget] = useDraft(`import-${kind}`, '')
   const preview = useMutation({ mutationFn: DOORS[kind].preview })
   const confirm = useMutation({
-    mutationFn: () => DOORS[kind].confirm(csv, (preview.data?.bad ?? 0) > 0),
+    mutationFn: () => {
+      const id = begun || uuidv7()
+      setBegun(id)
+      return DOORS[kind].confirm(id, csv, (preview.data?.bad ?? 0) > 0)
+    },
     onSuccess: async () => {
+      if (kind === 'orders') forget()
       clear()
       preview.reset()
       await client.invalidateQueries()
@@ -159,17 +169,59 @@ function Import({ kind }: { kind: Kind }) {
         </button>
       )}
       <Findings error={confirm.error} />
-      {confirm.data && !preview.data && (
+      {kind === 'orders' && confirm.data && !preview.data && (
         <p role="status" className="mt-4 font-read text-lg">
-          {t(`files.kind.${kind}.imported`, { ...confirm.data })}
+          {t('files.kind.orders.imported', { ...confirm.data })}
         </p>
+      )}
+      {kind === 'queens' && begun && !confirm.isPending && !csv && (
+        <Importing id={begun} onEnd={forget} />
       )}
     </section>
   )
 }
 
+/** How far an import is; it goes on whether or not somebody looks. */
+function Importing({ id, onEnd }: { id: string; onEnd: () => void }) {
+  const { t } = useTranslation()
+  const client = useQueryClient()
+  const { data, error } = useQuery({
+    queryKey: ['import', id],
+    queryFn: async () => {
+      const progress = await answered(
+        api.GET('/api/v1/imports/queens/{id}', { params: { path: { id } } }),
+      )
+      if (progress.ended) void client.invalidateQueries({ queryKey: ['queens'] })
+      return progress
+    },
+    refetchInterval: (query) => (query.state.data?.ended || query.state.error ? false : 500),
+    retry: false,
+  })
+  if (error) return <Findings error={error} />
+  if (!data) return null
+  if (!data.ended)
+    return (
+      <p role="status" className="mt-4 flex items-center gap-3">
+        <progress value={data.done} max={data.total} aria-label={t('files.importing')} />
+        {t('files.importedSoFar', { done: data.done, total: data.total })}
+      </p>
+    )
+  return (
+    <p role="status" className="mt-4 font-read text-lg">
+      {t('files.kind.queens.imported', { queens: data.queens, hives: data.hives })}
+      <button className="act ml-4 text-base" onClick={onEnd}>
+        {t('files.another')}
+      </button>
+    </p>
+  )
+}
+
 function Preview({ preview, columns }: { preview: Looked; columns: string[] }) {
   const { t } = useTranslation()
+  const badFirst = [...preview.rows].sort(
+    (one, other) => Number(other.problems.length > 0) - Number(one.problems.length > 0),
+  )
+  const shown = preview.rows.length > MOST_SHOWN ? badFirst.slice(0, MOST_SHOWN) : preview.rows
   return (
     <div
       className="mt-4 overflow-x-auto"
@@ -191,7 +243,7 @@ function Preview({ preview, columns }: { preview: Looked; columns: string[] }) {
           </tr>
         </thead>
         <tbody>
-          {preview.rows.map((row) => (
+          {shown.map((row) => (
             <tr
               key={row.line}
               className="border-b border-rule align-top"
@@ -208,6 +260,11 @@ function Preview({ preview, columns }: { preview: Looked; columns: string[] }) {
           ))}
         </tbody>
       </table>
+      {shown.length < preview.rows.length && (
+        <p className="mt-2 text-ink-2">
+          {t('files.notShown', { count: preview.rows.length - shown.length })}
+        </p>
+      )}
     </div>
   )
 }

@@ -160,7 +160,11 @@ export function useDraft<T>(key: string, start: T): [T, (next: T) => void, () =>
   })
   const set = useCallback(
     (next: T) => {
-      localStorage.setItem(key, JSON.stringify(next))
+      try {
+        localStorage.setItem(key, JSON.stringify(next))
+      } catch {
+        // a file too large for the device's store stays in this page
+      }
       setValue(next)
     },
     [key],

@@ -165,13 +165,13 @@ function Found({ id }: { id: string }) {
   })
   const { data } = progress
   if (!data) return <Findings error={progress.error} />
-  if (data.state === 'RUNNING')
+  if (data.state === 'WAITING' || data.state === 'RUNNING')
     return (
       <div className="mt-3 flex flex-wrap items-center gap-4" role="status">
         <progress aria-label={t('season.searching')} />
         <span>
           {data.plans === 0
-            ? t('season.searching')
+            ? t(data.state === 'WAITING' ? 'season.waiting' : 'season.searching')
             : t('season.soFar', { plans: data.plans, seconds: data.seconds.toFixed(1) })}
         </span>
         <button className="act" disabled={stop.isPending} onClick={() => stop.mutate()}>

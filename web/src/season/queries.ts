@@ -12,7 +12,8 @@ export const progressQuery = (id: string) =>
   queryOptions({
     queryKey: ['season', 'search', id],
     queryFn: () => answered(api.GET('/api/v1/season/searches/{id}', { params: { path: { id } } })),
-    refetchInterval: (query) => (query.state.data?.state === 'RUNNING' ? 500 : false),
+    refetchInterval: (query) =>
+      ['WAITING', 'RUNNING'].includes(query.state.data?.state ?? '') ? 500 : false,
     retry: false,
   })
 

@@ -110,6 +110,23 @@ create table long_job (
     unique (operation_id, kind)
 );
 
+-- Files of queens and nucs that are being imported, or were. What comes of them is in the record.
+create table queen_import (
+    id            uuid primary key,
+    operation_id  uuid not null references operation,
+    asked_by      uuid not null references person,
+    asked_at      timestamptz not null,
+    -- the good rows
+    csv           text not null,
+    -- rows taken up so far
+    done          int not null,
+    total         int not null,
+    queens        int not null,
+    hives         int not null,
+    ended         boolean not null
+);
+create index queen_import_open on queen_import (operation_id) where not ended;
+
 -- The second lock: rows of another operation do not exist for this connection.
 create function current_operation() returns uuid language sql stable as
 $$ select nullif(current_setting('crown.operation', true), '')::uuid $$;
@@ -130,7 +147,7 @@ $$ select id from operation where calendar_key = asked_key $$;
 grant usage on schema public to crown_app;
 grant usage on sequence journal_sequence to crown_app;
 grant select, insert on journal_entry, journal_subject to crown_app;
-grant select, insert, update, delete on contradiction, spring_session, spring_session_attributes, long_job to crown_app;
+grant select, insert, update, delete on contradiction, spring_session, spring_session_attributes, long_job, queen_import to crown_app;
 grant select, insert, delete on sign_in_failure to crown_app;
 grant select, update on operation to crown_app;
 grant select on person to crown_app;

@@ -301,7 +301,7 @@ create table season_search (
 do $$
 declare one text;
 begin
-    foreach one in array array['person', 'journal_entry', 'journal_subject', 'contradiction', 'long_job', 'settings', 'yard',
+    foreach one in array array['person', 'journal_entry', 'journal_subject', 'contradiction', 'long_job', 'queen_import', 'settings', 'yard',
             'hive', 'box', 'frame', 'builder', 'graft', 'queen', 'queen_agenda', 'graft_tally', 'mating_tally', 'colony_day',
             'put_off', 'queen_order', 'order_queen', 'season_search'] loop
         execute format('alter table %I enable row level security', one);

@@ -35,19 +35,32 @@ public class DemoOperation implements ApplicationRunner {
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (!founding.exists(DEMO)) {
+        if (founding.exists(DEMO)) {
+            // a first start that was cut short is brought to its end; what is recorded already is passed over
+            record(DEMO);
+        } else {
             load(DEMO, OWNER_EMAIL, CREW_EMAIL);
         }
     }
 
     /** The demo season for an operation of its own; several can stand side by side. */
     public void load(UUID operation, String ownerEmail, String crewEmail) {
-        UUID owner = UUID.nameUUIDFromBytes((operation + "owner").getBytes(StandardCharsets.UTF_8));
-        UUID crew = UUID.nameUUIDFromBytes((operation + "crew").getBytes(StandardCharsets.UTF_8));
         founding.found(operation, "Larch & Leat Queens", DemoSeason.ZONE.getId(), Optional.of(DemoSeason.TODAY));
-        founding.admit(owner, operation, "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER");
-        founding.admit(crew, operation, "Jory Malcanten", crewEmail, PASSWORD, "CREW");
-        CurrentOperation.in(operation,
-                () -> recorder.record(new DemoSeason(operation, owner, crew).entries(), true));
+        founding.admit(owner(operation), operation, "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER");
+        founding.admit(crew(operation), operation, "Jory Malcanten", crewEmail, PASSWORD, "CREW");
+        record(operation);
+    }
+
+    private void record(UUID operation) {
+        CurrentOperation.in(operation, () -> recorder
+                .record(new DemoSeason(operation, owner(operation), crew(operation)).entries(), true));
+    }
+
+    private static UUID owner(UUID operation) {
+        return UUID.nameUUIDFromBytes((operation + "owner").getBytes(StandardCharsets.UTF_8));
+    }
+
+    private static UUID crew(UUID operation) {
+        return UUID.nameUUIDFromBytes((operation + "crew").getBytes(StandardCharsets.UTF_8));
     }
 }

@@ -4,13 +4,16 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.person.SignedIn;
+import vividcrown.server.problem.Refusal;
 
 /** Queens and mating nucs in from CSV: looked at first, imported only when confirmed. */
 @RestController
@@ -36,13 +39,11 @@ class QueenFileController {
     record Preview(List<Row> rows, int good, int bad) {
     }
 
-    /** @param alreadyImported this very import was confirmed before; nothing was added now */
-    record Imported(int queens, int hives, boolean alreadyImported) {
-    }
+    private final QueenImport rows;
+    private final QueenImports imports;
 
-    private final QueenImport imports;
-
-    QueenFileController(QueenImport imports) {
+    QueenFileController(QueenImport rows, QueenImports imports) {
+        this.rows = rows;
         this.imports = imports;
     }
 
@@ -50,13 +51,18 @@ class QueenFileController {
     @PostMapping("/queens/preview")
     Preview preview(@Valid @RequestBody Csv file) {
         SignedIn.requireOwner();
-        return imports.preview(file.csv());
+        return rows.preview(file.csv());
     }
 
-    /** Imports the rows, once for an id. */
+    /** Begins to import the rows, once for an id; how far it is tells the next. */
     @PutMapping("/queens/{id}")
-    Imported confirm(@PathVariable UUID id, @Valid @RequestBody ConfirmedCsv file) {
+    QueenImports.ImportProgress confirm(@PathVariable UUID id, @Valid @RequestBody ConfirmedCsv file) {
         SignedIn.requireOwner();
-        return imports.confirm(id, file.csv(), file.skipBadRows());
+        return imports.begin(id, file.csv(), file.skipBadRows());
+    }
+
+    @GetMapping("/queens/{id}")
+    QueenImports.ImportProgress progress(@PathVariable UUID id) {
+        return imports.progress(id).orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.importGone")));
     }
 }

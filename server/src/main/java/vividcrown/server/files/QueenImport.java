@@ -1,6 +1,7 @@
 package vividcrown.server.files;
 
 import com.fasterxml.uuid.Generators;
+import java.time.ZonedDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
@@ -25,12 +26,12 @@ import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Stage;
 import vividcrown.server.clock.Today;
 import vividcrown.server.csv.CsvTable;
-import vividcrown.server.files.QueenFileController.Imported;
 import vividcrown.server.files.QueenFileController.Preview;
 import vividcrown.server.files.QueenFileController.Row;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
-import vividcrown.server.journal.Desk;
+import vividcrown.server.journal.NewEntry;
+import vividcrown.server.journal.Recorder;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queens;
 import vividcrown.server.settings.SettingsInForce;
@@ -51,15 +52,15 @@ class QueenImport {
     private final Yards yards;
     private final Hives hives;
     private final Queens queens;
-    private final Desk desk;
+    private final Recorder recorder;
     private final Today today;
     private final SettingsInForce settings;
 
-    QueenImport(Yards yards, Hives hives, Queens queens, Desk desk, Today today, SettingsInForce settings) {
+    QueenImport(Yards yards, Hives hives, Queens queens, Recorder recorder, Today today, SettingsInForce settings) {
         this.yards = yards;
         this.hives = hives;
         this.queens = queens;
-        this.desk = desk;
+        this.recorder = recorder;
         this.today = today;
         this.settings = settings;
     }
@@ -71,12 +72,13 @@ class QueenImport {
         return new Preview(rows, rows.size() - bad, bad);
     }
 
-    @Transactional
-    public Imported confirm(UUID id, String csv, boolean skipBadRows) {
-        Importing importing = new Importing(id);
-        if (queens.existsById(importing.firstQueen(csv)) || hives.existsById(importing.firstHive(csv))) {
-            return new Imported(0, 0, true);
-        }
+    /**
+     * The rows to import.
+     *
+     * @throws Refusal if rows are bad and none is to be left out, or no row is good
+     */
+    @Transactional(readOnly = true)
+    public List<Row> good(String csv, boolean skipBadRows) {
         List<Row> rows = read(csv);
         List<Refusal.Finding> findings = rows.stream().filter(row -> !row.problems().isEmpty())
                 .map(row -> new Refusal.Finding("line " + row.line(), String.join(" ", row.problems()))).toList();
@@ -84,13 +86,45 @@ class QueenImport {
         if (!findings.isEmpty() && (nothingGood || !skipBadRows)) {
             throw Refusal.invalid(findings);
         }
-        List<Desk.Told> told = importing.told(rows.stream().filter(row -> row.problems().isEmpty()).toList());
-        desk.take(told, true);
-        return new Imported(count(told, QueenDeed.Known.class), count(told, HiveDeed.SetUp.class), false);
+        return rows.stream().filter(row -> row.problems().isEmpty()).toList();
     }
 
-    private static int count(List<Desk.Told> told, Class<? extends Deed> kind) {
-        return (int) told.stream().filter(one -> kind.isInstance(one.deed())).count();
+    /**
+     * Records some good rows. Their entries' ids follow from the import's and their codes, so that twice is once.
+     *
+     * @param rows of the file, in its order
+     */
+    @Transactional
+    public Counted record(UUID importId, UUID by, List<Row> rows) {
+        List<NewEntry> entries = new Importing(importId, by).entries(rows);
+        Set<UUID> fresh = Set.copyOf(recorder.record(entries, true).fresh());
+        List<NewEntry> recorded = entries.stream().filter(entry -> fresh.contains(entry.id())).toList();
+        return new Counted(count(recorded, QueenDeed.Known.class), count(recorded, HiveDeed.SetUp.class));
+    }
+
+    /** @param queens that came in; @param hives that were set up for them */
+    record Counted(int queens, int hives) {
+    }
+
+    private static int count(List<NewEntry> entries, Class<? extends Deed> kind) {
+        return (int) entries.stream().filter(one -> kind.isInstance(one.deed())).count();
+    }
+
+    /** Rows as a file of their own. */
+    static String csv(List<Row> rows) {
+        return CsvTable.write(COLUMNS, rows.stream().map(row -> List.<Object>of(row.code(), row.name(), row.yard(),
+                row.hive(), row.stage(), row.year(), row.mark())).toList());
+    }
+
+    /** The rows of a file as they are written, without a look at what is there. */
+    static List<Row> written(String csv) {
+        return CsvTable.read(csv, COLUMNS, COLUMNS.subList(0, 5)).stream().map(QueenImport::written).toList();
+    }
+
+    private static Row written(CSVRecord record) {
+        return new Row(CsvTable.line(record), CsvTable.cell(record, "code"), CsvTable.cell(record, "name"),
+                CsvTable.cell(record, "yard"), CsvTable.cell(record, "hive"), CsvTable.cell(record, "stage"),
+                CsvTable.cell(record, "year"), CsvTable.cell(record, "mark"), List.of());
     }
 
     private List<Row> read(String csv) {
@@ -115,10 +149,7 @@ class QueenImport {
 
         List<Row> rows(List<CSVRecord> records) {
             return records.stream().map(record -> {
-                Row row = new Row(CsvTable.line(record), CsvTable.cell(record, "code"), CsvTable.cell(record, "name"),
-                        CsvTable.cell(record, "yard"), CsvTable.cell(record, "hive"), CsvTable.cell(record, "stage"),
-                        CsvTable.cell(record, "year"),
-                        CsvTable.cell(record, "mark"), List.of());
+                Row row = written(record);
                 return new Row(row.line(), row.code(), row.name(), row.yard(), row.hive(), row.stage(), row.year(),
                         row.mark(), problems(row));
             }).toList();
@@ -198,38 +229,27 @@ class QueenImport {
     private final class Importing {
 
         private final UUID importId;
+        private final UUID by;
+        private final ZonedDateTime now = today.now();
         private final MarkingScheme scheme = settings.scheme();
         private final Map<String, UUID> yardsByName = yards.findAll().stream()
                 .collect(Collectors.toMap(yard -> lower(yard.name()), Yard::id, (one, _) -> one));
         private final Map<String, UUID> hivesByCode = new HashMap<>();
         private final Map<UUID, Integer> lastPosition = new HashMap<>();
-        private final List<Desk.Told> told = new ArrayList<>();
+        private final List<NewEntry> entries = new ArrayList<>();
 
-        Importing(UUID importId) {
+        Importing(UUID importId, UUID by) {
             this.importId = importId;
+            this.by = by;
             hives.findByEndedOnIsNullOrderByCode().forEach(hive -> {
                 hivesByCode.put(lower(hive.code()), hive.id());
                 lastPosition.merge(hive.yardId(), hive.position(), Math::max);
             });
         }
 
-        UUID firstQueen(String csv) {
-            return id("queen " + first(csv, "code"));
-        }
-
-        UUID firstHive(String csv) {
-            return id("hive " + lower(first(csv, "hive")));
-        }
-
-        private static String first(String csv, String column) {
-            return CsvTable.read(csv, COLUMNS, COLUMNS.subList(0, 5)).stream()
-                    .map(record -> CsvTable.cell(record, column)).filter(cell -> !cell.isEmpty()).findFirst()
-                    .orElse("");
-        }
-
-        List<Desk.Told> told(List<Row> rows) {
+        List<NewEntry> entries(List<Row> rows) {
             rows.forEach(this::row);
-            return told;
+            return entries;
         }
 
         private void row(Row row) {
@@ -246,7 +266,7 @@ class QueenImport {
             UUID hive = id("hive " + lower(row.hive()));
             hivesByCode.put(lower(row.hive()), hive);
             int position = lastPosition.merge(yard, 1, Integer::sum);
-            add(new HiveDeed.SetUp(hive, yard, row.hive(), position, Purpose.MATING_NUC,
+            add("set up " + lower(row.hive()), new HiveDeed.SetUp(hive, yard, row.hive(), position, Purpose.MATING_NUC,
                     List.of(Box.brood(id("box " + lower(row.hive())), USUAL_FORMAT, USUAL_FRAMES))));
         }
 
@@ -254,18 +274,19 @@ class QueenImport {
             UUID queen = id("queen " + row.code());
             int year = year(row).orElse(0);
             Stage stage = stage(row).orElseThrow();
-            add(new QueenDeed.Known(queen, row.code(), row.name(), false, Optional.empty(), stage, year, ""));
+            add("known " + row.code(),
+                    new QueenDeed.Known(queen, row.code(), row.name(), false, Optional.empty(), stage, year, ""));
             if (!row.hive().isEmpty()) {
-                add(new QueenDeed.Placed(queen, hivesByCode.get(lower(row.hive())),
+                add("placed " + row.code(), new QueenDeed.Placed(queen, hivesByCode.get(lower(row.hive())),
                         stage == Stage.VIRGIN ? GivenAs.VIRGIN : GivenAs.LAYING_QUEEN, Optional.empty(), false));
             }
             if (!row.mark().isEmpty() && year != 0) {
-                add(new QueenDeed.Marked(queen, scheme.colourOf(year), row.mark()));
+                add("marked " + row.code(), new QueenDeed.Marked(queen, scheme.colourOf(year), row.mark()));
             }
         }
 
-        private void add(Deed deed) {
-            told.add(desk.now(id("entry " + told.size()), deed));
+        private void add(String what, Deed deed) {
+            entries.add(new NewEntry(id("entry: " + what), now, today.recordedAt(), by, deed, Optional.empty()));
         }
 
         private UUID id(String name) {

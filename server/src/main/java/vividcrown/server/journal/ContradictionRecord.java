@@ -10,13 +10,14 @@ import org.hibernate.annotations.JdbcTypeCode;
 import org.hibernate.annotations.TenantId;
 import org.hibernate.type.SqlTypes;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Persistable;
 import vividcrown.core.reason.Sentence;
 
 /** An entry flagged as clashing with what was known, as key and arguments. */
 @Entity
 @Table(name = "contradiction")
 @IdClass(ContradictionRecord.Key.class)
-class ContradictionRecord {
+class ContradictionRecord implements Persistable<ContradictionRecord.Key> {
 
     record Key(UUID entryId, UUID subjectId, String foundIn) implements Serializable {
     }
@@ -41,6 +42,17 @@ class ContradictionRecord {
         this.subjectId = subjectId;
         this.foundIn = foundIn;
         this.clash = DeedJson.MAPPER.writeValueAsString(clash);
+    }
+
+    @Override
+    public Key getId() {
+        return new Key(entryId, subjectId, foundIn);
+    }
+
+    /** Those before are cleared, and all made anew. */
+    @Override
+    public boolean isNew() {
+        return true;
     }
 
     UUID entryId() {

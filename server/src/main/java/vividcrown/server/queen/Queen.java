@@ -5,6 +5,7 @@ import jakarta.persistence.EnumType;
 import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
@@ -13,6 +14,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Persistable;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.Milestone;
@@ -25,7 +27,7 @@ import vividcrown.core.queen.Whereabouts;
 /** A cell, virgin or queen: one row from cup to her end, made from her entries. */
 @Entity
 @Table(name = "queen")
-public class Queen {
+public class Queen implements Persistable<UUID> {
 
     private enum Place {
         BAR, INCUBATOR, HIVE, ELSEWHERE
@@ -75,8 +77,21 @@ public class Queen {
     @Enumerated(EnumType.STRING)
     private @Nullable CullReason cullReason;
 
+    @Transient
+    private boolean isNew;
+
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected Queen() {
+    }
+
+    @Override
+    public UUID getId() {
+        return id;
+    }
+
+    @Override
+    public boolean isNew() {
+        return isNew;
     }
 
     /** A cup of a graft. */
@@ -105,6 +120,7 @@ public class Queen {
 
     private Queen(UUID id, String code, String name, @Nullable UUID mother, boolean breeder) {
         this.id = id;
+        this.isNew = true;
         this.code = code;
         this.name = name;
         this.motherId = mother;

@@ -1,5 +1,6 @@
 package vividcrown.server.queen;
 
+import jakarta.persistence.EntityManager;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -44,9 +45,10 @@ class QueenRows {
     private final Agendas agendas;
     private final OwnRates rates;
     private final SettingsInForce settings;
+    private final EntityManager entities;
 
     QueenRows(Queens queens, Batches batches, Contradictions contradictions, Occupancy occupancy, Agendas agendas,
-            OwnRates rates, SettingsInForce settings) {
+            OwnRates rates, SettingsInForce settings, EntityManager entities) {
         this.queens = queens;
         this.batches = batches;
         this.contradictions = contradictions;
@@ -54,6 +56,7 @@ class QueenRows {
         this.agendas = agendas;
         this.rates = rates;
         this.settings = settings;
+        this.entities = entities;
     }
 
     /** @param records by the queen */
@@ -91,6 +94,7 @@ class QueenRows {
         List<UUID> grafts = rows.stream().flatMap(queen -> queen.graftId().stream()).toList();
         queens.deleteAllByIdInBatch(ids);
         queens.flush();
+        rows.forEach(entities::detach);
         contradictions.replace(FOUND_IN, ids, Map.of());
         Map<UUID, List<QueenAgenda.Line>> none = new HashMap<>();
         ids.forEach(id -> none.put(id, List.of()));

@@ -48,15 +48,26 @@ class QueenFileTest {
         return owner.put("/api/v1/imports/queens/" + id, Map.of("csv", csv, "skipBadRows", skip));
     }
 
+    private JsonNode imported(UUID id) throws InterruptedException {
+        long until = System.currentTimeMillis() + 120_000;
+        JsonNode progress = owner.get("/api/v1/imports/queens/" + id).json();
+        while (!progress.path("ended").asBoolean() && System.currentTimeMillis() < until) {
+            Thread.sleep(50);
+            progress = owner.get("/api/v1/imports/queens/" + id).json();
+        }
+        return progress;
+    }
+
     @Test
-    void a_good_file_is_shown_first_and_imported_once() {
+    void a_good_file_is_shown_first_and_imported_once() throws InterruptedException {
         assertThat(preview(GOOD).path("bad").asInt()).isZero();
         assertThat(owner.get("/api/v1/queens?search=X-1").json()).isEmpty();
         UUID id = UUID.randomUUID();
-        JsonNode imported = confirm(id, GOOD, false).json();
+        assertThat(confirm(id, GOOD, false).json().path("total").asInt()).isEqualTo(3);
+        JsonNode imported = imported(id);
         assertThat(imported.path("queens").asInt()).isEqualTo(2);
         assertThat(imported.path("hives").asInt()).isEqualTo(2);
-        assertThat(confirm(id, GOOD, false).json().path("alreadyImported").asBoolean()).isTrue();
+        assertThat(confirm(id, GOOD, false).json()).isEqualTo(imported);
         JsonNode mira = owner.queen("X-1");
         assertThat(mira.path("name").asString()).isEqualTo("Mira, the dark one");
         assertThat(mira.path("hive").asString()).isEqualTo("L 90");
@@ -77,10 +88,30 @@ class QueenFileTest {
     }
 
     @Test
-    void bad_rows_are_left_out_only_when_asked() {
+    void bad_rows_are_left_out_only_when_asked() throws InterruptedException {
         assertThat(confirm(UUID.randomUUID(), BAD, false).status()).isEqualTo(422);
         assertThat(owner.get("/api/v1/queens?search=X-1").json()).isEmpty();
-        assertThat(confirm(UUID.randomUUID(), BAD, true).json().path("queens").asInt()).isEqualTo(1);
+        UUID id = UUID.randomUUID();
+        confirm(id, BAD, true);
+        assertThat(imported(id).path("queens").asInt()).isEqualTo(1);
+    }
+
+    /** Thousands of rows are no request: others record meanwhile, and a server that died goes on with them. */
+    @Test
+    void a_long_file_goes_in_part_by_part_and_is_taken_up_again_after_a_death() throws InterruptedException {
+        StringBuilder csv = new StringBuilder("code,name,yard,hive,stage,year,mark\n");
+        for (int row = 1; row <= 1_000; row++) {
+            csv.append("L-").append(row).append(",,Larch Step,Z ").append(row).append(",laying,2025,\n");
+        }
+        UUID id = UUID.randomUUID();
+        assertThat(confirm(id, csv.toString(), false).json().path("ended").asBoolean()).isFalse();
+        assertThat(owner.tell("QUEEN_NOTED", "queen", owner.queenId("R-24-03"), "text", "meanwhile").status())
+                .isEqualTo(200);
+        application.context().getBean(QueenImports.class).goOnAfterAStart();
+        JsonNode imported = imported(id);
+        assertThat(imported.path("queens").asInt()).isEqualTo(1_000);
+        assertThat(imported.path("hives").asInt()).isEqualTo(1_000);
+        assertThat(owner.queen("L-1000").path("hive").asString()).isEqualTo("Z 1000");
     }
 
     @Test
