@@ -49,11 +49,11 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
             PromiseGroup group = groups.get(index);
             double missed = Math.max(0, group.assurance() - chance(index));
             sum += solution.choices().get(index)
-                    .map(one -> SeasonModel.costOfMissing(group, one.daysLate(), missed))
-                    .orElse(SeasonModel.costOfUnmet(group));
+                    .map(one -> PlanCost.ofMissing(group, one.daysLate(), missed))
+                    .orElse(PlanCost.ofUnmet(group));
         }
         long dropped = PlanChanges.of(brief, batches).stream()
                 .filter(one -> one.kind() == SeasonPlan.Change.Kind.DROPPED).count();
-        return sum + dropped * SeasonModel.CHANGED_GRAFT;
+        return sum + dropped * PlanCost.CHANGED_GRAFT;
     }
 }

@@ -23,9 +23,13 @@ final class GreedyStart {
     private final List<BuilderClass> classes;
     private final List<Optional<String>> lines;
     private Map<LocalDate, Grafting> days = new TreeMap<>();
-    private Map<LocalDate, Integer> nucs = new HashMap<>();
-    private Map<LocalDate, Integer> cages = new HashMap<>();
-    private Map<LocalDate, Integer> minutes = new HashMap<>();
+    private final NucsAndCages places;
+    private final Hours hours;
+    private Map<Taken, Integer> taken = new HashMap<>();
+    private Map<LocalDate, Double> minutes = new HashMap<>();
+
+    private record Taken(NucsAndCages.Place place, LocalDate day) {
+    }
 
     /** What is loaded on a day, by class and line; what it gives and what is wanted of it, in hundredths of a cup. */
     private static final class Grafting {
@@ -59,6 +63,8 @@ final class GreedyStart {
         this.recipes = recipes;
         this.classes = classes;
         this.lines = SeasonModel.linesAsked(groups);
+        this.places = new NucsAndCages(brief);
+        this.hours = new Hours(brief);
         brief.locks().forEach(this::fix);
     }
 
@@ -78,8 +84,8 @@ final class GreedyStart {
         double cost = loads.values().stream().flatMapToInt(IntStream::of).sum() * (double) WorkTime.LOAD;
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            cost += choices.get(index).map(recipe -> SeasonModel.costOf(recipe, group))
-                    .orElse(SeasonModel.costOfUnmet(group));
+            cost += choices.get(index).map(recipe -> PlanCost.of(recipe, group))
+                    .orElse(PlanCost.ofUnmet(group));
         }
         return new SeasonModel.Solution(choices, loads, cups, 0, cost, 0, false, 0);
     }
@@ -92,7 +98,7 @@ final class GreedyStart {
         day.loads[at] = 1;
         day.fixed[at] = true;
         day.cups[at][line] = lock.cups();
-        minutes.merge(lock.day(), WorkTime.LOAD / 2, Integer::sum);
+        isInHours(hours.load(lock.day()));
     }
 
     private Grafting on(LocalDate day) {
@@ -101,11 +107,11 @@ final class GreedyStart {
 
     private Optional<Recipe> cheapest(PromiseGroup group, List<Recipe> ways) {
         Optional<Recipe> best = Optional.empty();
-        int least = SeasonModel.costOfUnmet(group);
+        int least = PlanCost.ofUnmet(group);
         Saved before = save();
         Saved after = before;
         for (Recipe recipe : ways) {
-            int cost = SeasonModel.costOf(recipe, group);
+            int cost = PlanCost.of(recipe, group);
             if (cost < least) {
                 OptionalLoads added = take(group, recipe);
                 if (added.fits() && cost + added.loads() * WorkTime.LOAD < least) {
@@ -120,29 +126,26 @@ final class GreedyStart {
         return best;
     }
 
-    private record Saved(Map<LocalDate, Grafting> days, Map<LocalDate, Integer> nucs, Map<LocalDate, Integer> cages,
-            Map<LocalDate, Integer> minutes) {
+    private record Saved(Map<LocalDate, Grafting> days, Map<Taken, Integer> taken, Map<LocalDate, Double> minutes) {
     }
 
     private record OptionalLoads(boolean fits, int loads) {
     }
 
     private Saved save() {
-        return new Saved(days, nucs, cages, minutes);
+        return new Saved(days, taken, minutes);
     }
 
     /** Days are copied before they are changed, so what was saved stays as it was. */
     private void restore(Saved saved) {
         days = saved.days();
-        nucs = saved.nucs();
-        cages = saved.cages();
+        taken = saved.taken();
         minutes = saved.minutes();
     }
 
     private OptionalLoads take(PromiseGroup group, Recipe recipe) {
         days = new TreeMap<>(days);
-        nucs = new HashMap<>(nucs);
-        cages = new HashMap<>(cages);
+        taken = new HashMap<>(taken);
         minutes = new HashMap<>(minutes);
         int loads = 0;
         for (Recipe.Graft graft : recipe.grafts()) {
@@ -152,29 +155,23 @@ final class GreedyStart {
             }
             loads += added.loads();
         }
-        boolean inHours = isInHours(recipe.delivery(), group.count() * WorkTime.CATCH_A_QUEEN);
+        boolean inHours = isInHours(hours.delivering(recipe.delivery(), group.count()));
         return new OptionalLoads(inHours, loads);
     }
 
-    private boolean isInHours(LocalDate day, int more) {
-        return minutes.merge(day, more, Integer::sum) <= brief.crew().minutesADay();
+    private boolean isInHours(Hours.Work work) {
+        return minutes.merge(work.day(), work.minutes(), Double::sum) <= hours.most();
     }
 
     private boolean places(PromiseGroup group, Recipe recipe, Recipe.Graft graft) {
-        LocalDate in = graft.day().plusDays(brief.ripeAfter());
-        boolean fits = isInHours(graft.day(), graft.cups() * WorkTime.GRAFT_A_CUP);
-        SupplyBand.Kind kind = SupplyBand.Kind.of(group.product());
-        if (kind == SupplyBand.Kind.CELLS) {
-            return fits;
-        }
-        fits &= isInHours(in, graft.placed() * WorkTime.PLACE_A_CELL);
-        Map<LocalDate, Integer> used = kind == SupplyBand.Kind.QUEENS ? nucs : cages;
-        LocalDate out = recipe.delivery().isAfter(in) ? recipe.delivery() : in.plusDays(1);
-        for (LocalDate day = in; day.isBefore(out); day = day.plusDays(1)) {
-            int there = kind == SupplyBand.Kind.QUEENS
-                    ? Math.max(0, brief.nucs() - brief.busyNucs().on(day))
-                    : brief.cages();
-            fits &= used.merge(day, graft.placed(), Integer::sum) <= there;
+        boolean fits = isInHours(hours.grafting(graft.day(), graft.cups()));
+        fits &= hours.placing(graft.day(), group.product(), graft.placed()).map(this::isInHours).orElse(true);
+        Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(group.product());
+        if (place.isPresent()) {
+            for (LocalDate day : places.days(graft.day(), recipe.delivery()).toList()) {
+                fits &= taken.merge(new Taken(place.get(), day), graft.placed(), Integer::sum) <= places
+                        .most(place.get(), day);
+            }
         }
         return fits;
     }
@@ -192,7 +189,10 @@ final class GreedyStart {
             int more = fill(day, here, line, all);
             loads = more < 0 ? more : loads + more;
         }
-        boolean fits = loads >= 0 && isInHours(day, Math.max(0, loads) * WorkTime.LOAD / 2);
+        boolean fits = loads >= 0;
+        for (int load = 0; load < loads; load++) {
+            fits &= isInHours(hours.load(day));
+        }
         return new OptionalLoads(fits, Math.max(0, loads));
     }
 
@@ -237,23 +237,16 @@ final class GreedyStart {
     private boolean mayLoad(int index, LocalDate day, Grafting here) {
         BuilderClass box = classes.get(index);
         return !day.isBefore(box.readyFrom()) && here.loads[index] < box.count()
-                && bears(index, day, box.rhythm().daysBetweenLoads(), 1)
-                && bears(index, day, box.rhythm().restStretchDays(), box.rhythm().loadsBeforeRest());
+                && BuilderRest.of(box.rhythm()).stretches().stream().allMatch(stretch -> bears(index, day, stretch));
     }
 
-    private boolean bears(int index, LocalDate day, int stretch, int each) {
+    private boolean bears(int index, LocalDate day, BuilderRest.Stretch stretch) {
         BuilderClass box = classes.get(index);
-        for (LocalDate end = day; end.isBefore(day.plusDays(stretch)); end = end.plusDays(1)) {
-            LocalDate begin = end.minusDays(stretch - 1L);
-            LocalDate last = end;
+        return day.datesUntil(day.plusDays(stretch.days())).allMatch(end -> {
             int used = days.entrySet().stream()
-                    .filter(one -> !one.getKey().isBefore(begin) && !one.getKey().isAfter(last))
+                    .filter(one -> !one.getKey().isBefore(stretch.begin(end)) && !one.getKey().isAfter(end))
                     .mapToInt(one -> one.getValue().loads[index]).sum();
-            long already = box.grafts().stream().filter(one -> !one.isBefore(begin) && !one.isAfter(last)).count();
-            if (used + 1 > Math.max(0, each - already) * box.count()) {
-                return false;
-            }
-        }
-        return true;
+            return used + 1 <= stretch.left(box.count(), box.grafts(), end);
+        });
     }
 }

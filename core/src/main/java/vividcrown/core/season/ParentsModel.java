@@ -55,7 +55,7 @@ final class ParentsModel {
     private final TreeMap<LocalDate, BoolVar[]> ripe = new TreeMap<>();
 
     static {
-        SeasonPlanner.loadSolver();
+        Solver.load();
     }
 
     /** @param droneStarts colonies to be given drone comb, the earliest first */

@@ -1,14 +1,11 @@
 package vividcrown.core.season;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import vividcrown.core.rearing.BuilderRhythm;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 
@@ -78,22 +75,25 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         }
 
         private void builder(CellBuilder builder, TreeMap<LocalDate, Integer> byDay) {
-            BuilderRhythm rhythm = builder.rhythm();
+            BuilderRest rest = BuilderRest.of(builder.rhythm());
             TreeSet<LocalDate> days = new TreeSet<>(byDay.keySet());
             days.addAll(builder.grafts());
             byDay.forEach((day, cups) -> {
                 if (cups > builder.load()) {
                     breaks.add(Sentence.of("plan.breaks.load", builder.id(), day, cups, builder.load()));
                 }
-                Optional<LocalDate> before = Optional.ofNullable(days.lower(day));
-                before.filter(one -> ChronoUnit.DAYS.between(one, day) < rhythm.daysBetweenLoads()).ifPresent(
-                        one -> breaks.add(Sentence.of("plan.breaks.tooSoon", builder.id(), one, day,
-                                rhythm.daysBetweenLoads())));
-                if (days.subSet(day.minusDays(rhythm.restStretchDays() - 1L), true, day, true).size() > rhythm
-                        .loadsBeforeRest()) {
-                    breaks.add(Sentence.of("plan.breaks.noRest", builder.id(), day, rhythm.loadsBeforeRest()));
+                if (tooMany(days, rest.betweenLoads(), day)) {
+                    breaks.add(Sentence.of("plan.breaks.tooSoon", builder.id(), days.lower(day), day,
+                            rest.betweenLoads().days()));
+                }
+                if (tooMany(days, rest.beforeRest(), day)) {
+                    breaks.add(Sentence.of("plan.breaks.noRest", builder.id(), day, rest.beforeRest().loads()));
                 }
             });
+        }
+
+        private static boolean tooMany(TreeSet<LocalDate> loads, BuilderRest.Stretch stretch, LocalDate day) {
+            return loads.subSet(stretch.begin(day), true, day, true).size() > stretch.loads();
         }
     }
 }

@@ -12,6 +12,7 @@ import com.google.ortools.sat.Literal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -24,7 +25,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
-import vividcrown.core.demand.Product;
 
 /**
  * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that
@@ -33,12 +33,6 @@ import vividcrown.core.demand.Product;
  */
 final class SeasonModel {
 
-    /** Heavier than any work: nobody is left without queens to save hours. */
-    static final int UNMET_EACH = 20_000;
-    static final int LATE_A_DAY_EACH = 60;
-    /** For each queen of a group whose assurance is missed, times the share by which it is missed. */
-    static final int AT_RISK_EACH = 6_000;
-    static final int CHANGED_GRAFT = 120;
     private static final int MOST_EXTRA = 400;
 
     private final SeasonBrief brief;
@@ -60,7 +54,7 @@ final class SeasonModel {
     private final Solution known;
 
     static {
-        SeasonPlanner.loadSolver();
+        Solver.load();
     }
 
     /**
@@ -87,36 +81,8 @@ final class SeasonModel {
         hours();
         keptGrafts();
         hint();
-        relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), priceOf(kind)));
+        relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), PlanCost.ofMore(kind)));
         model.minimize(cost);
-    }
-
-    /** What one more of it is weighed as, in minutes. */
-    private static int priceOf(Relaxation kind) {
-        return switch (kind) {
-            case NUCS -> 120;
-            case BUILDERS -> 600;
-            case HOURS -> 30;
-            case CAGES -> 20;
-            case DAYS_OFF, LATER, ASSURANCE -> 0;
-        };
-    }
-
-    /** What a recipe costs, in minutes with penalties. */
-    static int costOf(Recipe recipe, PromiseGroup group) {
-        return recipe.minutes() + costOfMissing(group, recipe.daysLate(),
-                Math.max(0, group.assurance() - recipe.assurance()));
-    }
-
-    /** @param missed by how much the assurance wanted is missed, 0–1 */
-    static int costOfMissing(PromiseGroup group, int daysLate, double missed) {
-        int weight = 4 - group.priority();
-        return daysLate * group.count() * LATE_A_DAY_EACH * weight
-                + (int) Math.round(missed * group.count() * AT_RISK_EACH * weight);
-    }
-
-    static int costOfUnmet(PromiseGroup group) {
-        return group.count() * UNMET_EACH * (4 - group.priority());
     }
 
     private void recipes() {
@@ -125,11 +91,11 @@ final class SeasonModel {
             List<BoolVar> choice = new ArrayList<>();
             for (Recipe recipe : recipes.get(index)) {
                 BoolVar take = model.newBoolVar("");
-                cost.addTerm(take, costOf(recipe, group));
+                cost.addTerm(take, PlanCost.of(recipe, group));
                 choice.add(take);
             }
             BoolVar unmet = model.newBoolVar("");
-            cost.addTerm(unmet, costOfUnmet(group));
+            cost.addTerm(unmet, PlanCost.ofUnmet(group));
             List<Literal> all = new ArrayList<>(choice);
             all.add(unmet);
             model.addExactlyOne(all);
@@ -178,8 +144,9 @@ final class SeasonModel {
         }
         for (int index = 0; index < classes.size(); index++) {
             BuilderClass builders = classes.get(index);
-            atMostInStretch(index, builders.rhythm().daysBetweenLoads(), 1);
-            atMostInStretch(index, builders.rhythm().restStretchDays(), builders.rhythm().loadsBeforeRest());
+            for (BuilderRest.Stretch stretch : BuilderRest.of(builders.rhythm()).stretches()) {
+                atMostInStretch(index, stretch);
+            }
         }
         for (BatchLock lock : brief.locks()) {
             model.addEquality(loads.get(lock.day())[classOf(lock.builder())], 1);
@@ -191,18 +158,16 @@ final class SeasonModel {
         return relaxed.filter(kind -> kind == Relaxation.BUILDERS).isPresent() && index == classes.size() - 1;
     }
 
-    private void atMostInStretch(int index, int stretch, int each) {
+    private void atMostInStretch(int index, BuilderRest.Stretch stretch) {
         BuilderClass builders = classes.get(index);
         for (LocalDate end : days) {
-            LocalDate begin = end.minusDays(stretch - 1L);
             LinearExprBuilder sum = LinearExpr.newBuilder();
-            days.subSet(begin, true, end, true).forEach(day -> sum.add(loads.get(day)[index]));
-            long already = builders.grafts().stream().filter(day -> !day.isBefore(begin) && !day.isAfter(end)).count();
+            days.subSet(stretch.begin(end), true, end, true).forEach(day -> sum.add(loads.get(day)[index]));
             if (extraHere(index)) {
-                sum.addTerm(extra.orElseThrow(), -each);
+                sum.addTerm(extra.orElseThrow(), -stretch.loads());
                 model.addLessOrEqual(sum, 0);
             } else {
-                model.addLessOrEqual(sum, Math.max(0, (each - already) * builders.count()));
+                model.addLessOrEqual(sum, stretch.left(builders.count(), builders.grafts(), end));
             }
         }
     }
@@ -297,53 +262,49 @@ final class SeasonModel {
     }
 
     private void nucsAndCages() {
-        Map<LocalDate, LinearExprBuilder> inNucs = new TreeMap<>();
-        Map<LocalDate, LinearExprBuilder> inCages = new TreeMap<>();
+        NucsAndCages places = new NucsAndCages(brief);
+        Map<NucsAndCages.Place, Map<LocalDate, LinearExprBuilder>> taken = new EnumMap<>(NucsAndCages.Place.class);
         for (int index = 0; index < groups.size(); index++) {
-            Map<LocalDate, LinearExprBuilder> places = switch (groups.get(index).product()) {
-                case RIPE_CELLS -> new TreeMap<>();
-                case VIRGINS -> inCages;
-                case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> inNucs;
-            };
-            for (int option = 0; option < recipes.get(index).size(); option++) {
+            Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(groups.get(index).product());
+            for (int option = 0; place.isPresent() && option < recipes.get(index).size(); option++) {
                 Recipe recipe = recipes.get(index).get(option);
                 BoolVar take = chosen.get(index).get(option);
-                for (Recipe.Graft graft : recipe.grafts()) {
-                    LocalDate in = graft.day().plusDays(brief.ripeAfter());
-                    in.datesUntil(recipe.delivery().isAfter(in) ? recipe.delivery() : in.plusDays(1))
-                            .forEach(day -> places.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
-                                    .addTerm(take, graft.placed()));
-                }
+                Map<LocalDate, LinearExprBuilder> used = taken.computeIfAbsent(place.get(), _ -> new TreeMap<>());
+                recipe.grafts().forEach(graft -> places.days(graft.day(), recipe.delivery())
+                        .forEach(day -> used.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
+                                .addTerm(take, graft.placed())));
             }
         }
-        inNucs.forEach((day, used) -> atMost(used, Math.max(0, brief.nucs() - brief.busyNucs().on(day)),
-                Relaxation.NUCS, 1));
-        inCages.forEach((_, used) -> atMost(used, brief.cages(), Relaxation.CAGES, 1));
+        taken.forEach((place, byDay) -> byDay.forEach((day, used) -> atMost(used, places.most(place, day),
+                switch (place) {
+                    case NUC -> Relaxation.NUCS;
+                    case CAGE -> Relaxation.CAGES;
+                }, 1)));
     }
 
     private void hours() {
+        Hours hours = new Hours(brief);
         Map<LocalDate, LinearExprBuilder> minutes = new TreeMap<>();
         loads.forEach((day, used) -> {
             for (IntVar one : used) {
-                minutes.computeIfAbsent(day, _ -> LinearExpr.newBuilder()).addTerm(one, WorkTime.LOAD / 2);
+                add(minutes, one, hours.load(day));
             }
         });
         eachGraft((group, take, graft) -> {
-            minutes.computeIfAbsent(graft.day(), _ -> LinearExpr.newBuilder())
-                    .addTerm(take, (long) graft.cups() * WorkTime.GRAFT_A_CUP);
-            if (group.product() != Product.RIPE_CELLS) {
-                minutes.computeIfAbsent(graft.day().plusDays(brief.ripeAfter()), _ -> LinearExpr.newBuilder())
-                        .addTerm(take, (long) graft.placed() * WorkTime.PLACE_A_CELL);
-            }
+            add(minutes, take, hours.grafting(graft.day(), graft.cups()));
+            hours.placing(graft.day(), group.product(), graft.placed()).ifPresent(work -> add(minutes, take, work));
         });
         for (int index = 0; index < groups.size(); index++) {
             for (int option = 0; option < recipes.get(index).size(); option++) {
-                Recipe recipe = recipes.get(index).get(option);
-                minutes.computeIfAbsent(recipe.delivery(), _ -> LinearExpr.newBuilder()).addTerm(
-                        chosen.get(index).get(option), (long) groups.get(index).count() * WorkTime.CATCH_A_QUEEN);
+                add(minutes, chosen.get(index).get(option),
+                        hours.delivering(recipes.get(index).get(option).delivery(), groups.get(index).count()));
             }
         }
-        minutes.forEach((_, used) -> atMost(used, brief.crew().minutesADay(), Relaxation.HOURS, 60));
+        minutes.forEach((_, used) -> atMost(used, hours.most(), Relaxation.HOURS, 60));
+    }
+
+    private static void add(Map<LocalDate, LinearExprBuilder> minutes, IntVar times, Hours.Work work) {
+        minutes.computeIfAbsent(work.day(), _ -> LinearExpr.newBuilder()).addTerm(times, Math.round(work.minutes()));
     }
 
     private void atMost(LinearExprBuilder used, int most, Relaxation kind, int unit) {
@@ -363,7 +324,7 @@ final class SeasonModel {
         before.forEach((day, byClass) -> byClass.forEach((index, count) -> {
             IntVar missing = model.newIntVar(0, count, "");
             model.addGreaterOrEqual(LinearExpr.newBuilder().add(missing).add(loads.get(day)[index]), count);
-            cost.addTerm(missing, CHANGED_GRAFT);
+            cost.addTerm(missing, PlanCost.CHANGED_GRAFT);
         }));
     }
 

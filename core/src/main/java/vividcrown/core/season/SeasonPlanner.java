@@ -1,6 +1,5 @@
 package vividcrown.core.season;
 
-import com.google.ortools.Loader;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -66,11 +65,6 @@ public final class SeasonPlanner {
         }
     }
 
-    /** The solver is no Java; it is unpacked once, which may take seconds, and before any time is counted. */
-    static void loadSolver() {
-        Loader.loadNativeLibraries();
-    }
-
     private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
         this.brief = brief;
         this.deadline = new Deadline(mostSeconds * SAFELY_WITHIN);
@@ -94,7 +88,8 @@ public final class SeasonPlanner {
             throw new IllegalArgumentException(
                     faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
         }
-        loadSolver();
+        // before any time is counted
+        Solver.load();
         return new SeasonPlanner(brief, mostSeconds, watch).plan();
     }
 

@@ -3,10 +3,13 @@ package vividcrown.core.season;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
 
 /** What a plan's grafts take of nucs, cages and hours, day by day, and where that is more than there is. */
@@ -16,8 +19,9 @@ final class Workload {
     private final Supply supply;
     private final List<PlannedBatch> batches;
     private final Map<String, Demand> demands = new HashMap<>();
-    private final Map<LocalDate, Double> nucs = new TreeMap<>();
-    private final Map<LocalDate, Double> cages = new TreeMap<>();
+    private final NucsAndCages places;
+    private final Hours hours;
+    private final Map<NucsAndCages.Place, Map<LocalDate, Double>> taken = new EnumMap<>(NucsAndCages.Place.class);
     private final Map<LocalDate, Double> minutes = new TreeMap<>();
     private final Map<String, LocalDate> delivered = new TreeMap<>();
     private double nucDays;
@@ -27,44 +31,47 @@ final class Workload {
         this.brief = brief;
         this.supply = supply;
         this.batches = batches;
+        this.places = new NucsAndCages(brief);
+        this.hours = new Hours(brief);
         brief.demands().forEach(one -> demands.put(one.id(), one));
         batches.stream().map(one -> Map.entry(one.builder(), one.day())).distinct()
-                .forEach(load -> minutes.merge(load.getValue(), WorkTime.LOAD / 2.0, Double::sum));
+                .forEach(load -> add(hours.load(load.getValue())));
         batches.forEach(this::add);
-        delivered.forEach((demand, day) -> minutes.merge(day,
-                (double) demands.get(demand).count() * WorkTime.CATCH_A_QUEEN, Double::sum));
+        delivered.forEach((demand, day) -> add(hours.delivering(day, demands.get(demand).count())));
+    }
+
+    private void add(Hours.Work work) {
+        minutes.merge(work.day(), work.minutes(), Double::sum);
     }
 
     private void add(PlannedBatch batch) {
-        minutes.merge(batch.day(), (double) batch.cups() * WorkTime.GRAFT_A_CUP, Double::sum);
-        LocalDate in = batch.day().plusDays(brief.ripeAfter());
+        add(hours.grafting(batch.day(), batch.cups()));
         for (PlannedBatch.Share share : batch.shares()) {
-            SupplyBand.Kind kind = SupplyBand.Kind.of(demands.get(share.demand()).product());
+            Product product = demands.get(share.demand()).product();
             double ripe = supply.ripeOnAverage(batch.day(), share.cups(), batch.around());
             delivered.merge(share.demand(), share.delivery(), (one, two) -> one.isAfter(two) ? one : two);
-            if (kind != SupplyBand.Kind.CELLS) {
-                minutes.merge(in, ripe * WorkTime.PLACE_A_CELL, Double::sum);
-                Map<LocalDate, Double> places = kind == SupplyBand.Kind.QUEENS ? nucs : cages;
-                LocalDate out = share.delivery().isAfter(in) ? share.delivery() : in.plusDays(1);
-                in.datesUntil(out).forEach(day -> places.merge(day, ripe, Double::sum));
-            }
-            if (kind == SupplyBand.Kind.QUEENS) {
+            hours.placing(batch.day(), product, ripe).ifPresent(this::add);
+            Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(product);
+            place.ifPresent(here -> places.days(batch.day(), share.delivery()).forEach(day -> taken
+                    .computeIfAbsent(here, _ -> new TreeMap<>()).merge(day, ripe, Double::sum)));
+            if (place.equals(Optional.of(NucsAndCages.Place.NUC))) {
                 placed += ripe;
-                nucDays += ripe * ChronoUnit.DAYS.between(in, share.delivery());
+                nucDays += ripe * ChronoUnit.DAYS.between(batch.day().plusDays(brief.ripeAfter()), share.delivery());
             }
         }
     }
 
     List<Sentence> breaks() {
         List<Sentence> breaks = new ArrayList<>();
-        nucs.entrySet().stream().filter(one -> whole(one.getValue()) > freeNucs(one.getKey()))
-                .max(Map.Entry.comparingByValue()).ifPresent(one -> breaks.add(Sentence.of("plan.breaks.nucs",
-                        one.getKey(), whole(one.getValue()), freeNucs(one.getKey()))));
-        cages.entrySet().stream().filter(one -> whole(one.getValue()) > brief.cages())
-                .max(Map.Entry.comparingByValue()).ifPresent(one -> breaks.add(Sentence.of("plan.breaks.cages",
-                        one.getKey(), whole(one.getValue()), brief.cages())));
+        taken.forEach((place, byDay) -> byDay.entrySet().stream()
+                .filter(one -> whole(one.getValue()) > places.most(place, one.getKey()))
+                .max(Map.Entry.comparingByValue())
+                .ifPresent(one -> breaks.add(Sentence.of(switch (place) {
+                    case NUC -> "plan.breaks.nucs";
+                    case CAGE -> "plan.breaks.cages";
+                }, one.getKey(), whole(one.getValue()), places.most(place, one.getKey())))));
         minutes.forEach((day, used) -> {
-            if (whole(used) > brief.crew().minutesADay()) {
+            if (whole(used) > hours.most()) {
                 breaks.add(Sentence.of("plan.breaks.hours", day, Math.ceilDiv(whole(used), 60),
                         brief.crew().hoursADay()));
             }
@@ -75,10 +82,6 @@ final class Workload {
     /** Cells are whole, though on average they are not. */
     private static int whole(double average) {
         return (int) Math.floor(average + 1e-6);
-    }
-
-    private int freeNucs(LocalDate day) {
-        return brief.nucs() - brief.busyNucs().on(day);
     }
 
     /** Work of all of it. */

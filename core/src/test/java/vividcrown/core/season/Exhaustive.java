@@ -42,8 +42,8 @@ final class Exhaustive {
         double sum = 0;
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            sum += recipes.get(index).stream().mapToDouble(one -> SeasonModel.costOf(one, group))
-                    .min().orElse(SeasonModel.costOfUnmet(group));
+            sum += recipes.get(index).stream().mapToDouble(one -> PlanCost.of(one, group))
+                    .min().orElse(PlanCost.ofUnmet(group));
         }
         return sum;
     }
@@ -59,11 +59,11 @@ final class Exhaustive {
         PromiseGroup group = groups.get(index);
         for (Recipe recipe : recipes.get(index)) {
             chosen.add(Optional.of(recipe));
-            choose(index + 1, chosen, cost + SeasonModel.costOf(recipe, group));
+            choose(index + 1, chosen, cost + PlanCost.of(recipe, group));
             chosen.removeLast();
         }
         chosen.add(Optional.empty());
-        choose(index + 1, chosen, cost + SeasonModel.costOfUnmet(group));
+        choose(index + 1, chosen, cost + PlanCost.ofUnmet(group));
         chosen.removeLast();
     }
 

@@ -50,11 +50,11 @@ class GreedyStartTest {
         Begun begun = begin(brief);
         for (int index = 0; index < begun.groups().size(); index++) {
             PromiseGroup group = begun.groups().get(index);
-            int least = begun.recipes().get(index).stream().mapToInt(one -> SeasonModel.costOf(one, group)).min()
+            int least = begun.recipes().get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
                     .orElseThrow();
             Recipe taken = begun.plan().choices().get(index).orElseThrow();
             // a way that needs one box fewer may cost up to a load more
-            assertThat(SeasonModel.costOf(taken, group)).isBetween(least, least + WorkTime.LOAD);
+            assertThat(PlanCost.of(taken, group)).isBetween(least, least + WorkTime.LOAD);
         }
     }
 
