@@ -44,7 +44,7 @@ public final class Assumed {
         for (int step = 0; step < rates.size(); step++) {
             left *= rates.get(step).mean();
             LossStep loss = product.losses().get(step);
-            Source source = brief.rates().steps().containsKey(loss)
+            Source source = brief.expected().rates().steps().containsKey(loss)
                     ? Source.derived("own counts, this box, mother and hand taken into account")
                     : loss.source();
             reasons.add(Reason.of(source, "plan.assumed." + loss.name(), Math.round(left),

@@ -83,7 +83,7 @@ final class BatchSheet {
                 }
             }
         }
-        Optional<BatchLock> lock = brief.locks().stream()
+        Optional<BatchLock> lock = brief.underway().locks().stream()
                 .filter(one -> one.day().equals(day) && one.builder().equals(builder.id())).findFirst();
         return new Load(day, builder.id(), line.or(() -> lock.flatMap(BatchLock::line)), cups, shares,
                 lock.isPresent());

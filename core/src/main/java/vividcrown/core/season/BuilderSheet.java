@@ -39,7 +39,7 @@ public record BuilderSheet(CellBuilder builder, List<Load> loads, List<DatedSpan
     }
 
     public static List<BuilderSheet> of(SeasonBrief brief, List<PlannedBatch> batches) {
-        return brief.builders().stream().sorted(Comparator.comparing(CellBuilder::id))
+        return brief.means().builders().stream().sorted(Comparator.comparing(CellBuilder::id))
                 .map(builder -> sheet(brief, builder, batches)).toList();
     }
 
@@ -52,9 +52,9 @@ public record BuilderSheet(CellBuilder builder, List<Load> loads, List<DatedSpan
     }
 
     private static List<CalendarStep> steps(SeasonBrief brief, CellBuilder builder, LocalDate day) {
-        GraftPlan how = brief.how();
+        GraftPlan how = brief.expected().how();
         GraftPlan plan = new GraftPlan(day, how.larvaAge(), builder.school(), how.placing(), how.incubatorCelsius());
-        return GraftCalendar.of(plan, brief.assumptions()).steps().stream()
+        return GraftCalendar.of(plan, brief.expected().assumptions()).steps().stream()
                 .filter(step -> AT_THE_BUILDER.contains(step.kind())).toList();
     }
 

@@ -32,8 +32,8 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
     public static List<DroneSheet> of(SeasonBrief brief, SeasonPlan plan) {
         Supply supply = new Supply(brief);
         List<PlannedBatch> mating = plan.batches().stream().filter(batch -> mates(brief, batch)).toList();
-        List<DroneColony> colonies = new ArrayList<>(brief.drones());
-        int lead = brief.assumptions().span(Figure.DRONE_LEAD).earliestDay();
+        List<DroneColony> colonies = new ArrayList<>(brief.drones().colonies());
+        int lead = brief.expected().assumptions().span(Figure.DRONE_LEAD).earliestDay();
         plan.droneStarts().forEach(start -> colonies.add(new DroneColony(start.colony(), start.mother(),
                 start.combIn().latest().plusDays(lead))));
         return mating.stream().map(batch -> sheet(brief, supply, batch, mating, colonies)).toList();
@@ -42,14 +42,14 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
     private static boolean mates(SeasonBrief brief, PlannedBatch batch) {
         return batch.shares().stream().anyMatch(share -> brief.demands().stream()
                 .anyMatch(demand -> demand.id().equals(share.demand())
-                        && SupplyBand.Kind.of(demand.product()) == SupplyBand.Kind.QUEENS));
+                        && SupplyKind.of(demand.product()) == SupplyKind.QUEENS));
     }
 
     private static DroneSheet sheet(SeasonBrief brief, Supply supply, PlannedBatch batch, List<PlannedBatch> mating,
             List<DroneColony> colonies) {
-        GraftCalendar calendar = GraftCalendar.of(brief.how().on(batch.day()), brief.assumptions());
+        GraftCalendar calendar = GraftCalendar.of(brief.expected().how().on(batch.day()), brief.expected().assumptions());
         DatedSpan comb = calendar.when(StepKind.DRONE_COMB).orElseThrow();
-        DaySpan flightDays = brief.assumptions().span(Figure.MATING_FLIGHTS);
+        DaySpan flightDays = brief.expected().assumptions().span(Figure.MATING_FLIGHTS);
         DatedSpan flights = calendar.when(StepKind.EMERGENCE).orElseThrow().plus(flightDays);
         int virgins = mating.stream()
                 .filter(other -> Math.abs(ChronoUnit.DAYS.between(other.day(), batch.day())) <= 7)
@@ -60,7 +60,7 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
         List<DroneColony> unrelated = ripe.stream().filter(one -> !one.mother().equals(batch.breeder())).toList();
         List<Reason> warnings = new ArrayList<>();
         if (comb.latest().isBefore(brief.today()) && unrelated.isEmpty()) {
-            warnings.add(Reason.of(brief.assumptions().source(Figure.DRONE_LEAD), "plan.drones.late", comb));
+            warnings.add(Reason.of(brief.expected().assumptions().source(Figure.DRONE_LEAD), "plan.drones.late", comb));
         }
         ripe.stream().filter(one -> one.mother().equals(batch.breeder())).forEach(
                 one -> warnings.add(Reason.of(Source.COMMON_PRACTICE, "plan.drones.related", one.id())));

@@ -30,7 +30,7 @@ final class Fitting {
         this.supply = supply;
         this.outcome = outcome;
         this.batches = batches;
-        brief.builders().forEach(one -> builders.put(one.id(), one));
+        brief.means().builders().forEach(one -> builders.put(one.id(), one));
     }
 
     /** @param aims chance that each group is to be met with; a group without one is left alone */
@@ -146,7 +146,7 @@ final class Fitting {
             PlannedBatch batch = batches.get(index);
             boolean alone = batches.stream().filter(one -> one.builder().equals(batch.builder())
                     && one.day().equals(batch.day())).count() == 1;
-            Optional<BatchLock> before = brief.before().stream().filter(one -> one.builder().equals(batch.builder())
+            Optional<BatchLock> before = brief.underway().before().stream().filter(one -> one.builder().equals(batch.builder())
                     && one.day().equals(batch.day())).findFirst();
             if (alone && batch.cups() > 0 && before.isPresent()) {
                 int was = before.get().cups();

@@ -65,7 +65,7 @@ final class GreedyStart {
         this.lines = SeasonModel.linesAsked(groups);
         this.places = new NucsAndCages(brief);
         this.hours = new Hours(brief);
-        brief.locks().forEach(this::fix);
+        brief.underway().locks().forEach(this::fix);
     }
 
     SeasonModel.Solution plan() {

@@ -41,8 +41,8 @@ record Heirs(Map<PromiseGroup, PromiseGroup> givers) {
     }
 
     private static boolean suits(PromiseGroup giver, PromiseGroup heir) {
-        boolean queens = SupplyBand.Kind.of(giver.product()) == SupplyBand.Kind.QUEENS
-                && SupplyBand.Kind.of(heir.product()) == SupplyBand.Kind.QUEENS;
+        boolean queens = SupplyKind.of(giver.product()) == SupplyKind.QUEENS
+                && SupplyKind.of(heir.product()) == SupplyKind.QUEENS;
         boolean ofLine = heir.line().isEmpty() || heir.line().equals(giver.line());
         return queens && ofLine && areKept(giver.until(), heir.until())
                 && (heir.product() != Product.JUDGED_QUEENS || giver.product() == Product.JUDGED_QUEENS

@@ -32,6 +32,6 @@ record Hours(SeasonBrief brief) {
 
     /** Minutes that the crew has on any day. */
     int most() {
-        return brief.crew().minutesADay();
+        return brief.means().crew().minutesADay();
     }
 }

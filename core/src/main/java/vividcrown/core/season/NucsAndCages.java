@@ -34,8 +34,8 @@ record NucsAndCages(SeasonBrief brief) {
     /** How many places there are on that day. */
     int most(Place place, LocalDate day) {
         return switch (place) {
-            case NUC -> Math.max(0, brief.nucs() - brief.busyNucs().on(day));
-            case CAGE -> brief.cages();
+            case NUC -> Math.max(0, brief.means().nucs() - brief.means().busyNucs().on(day));
+            case CAGE -> brief.means().cages();
         };
     }
 }

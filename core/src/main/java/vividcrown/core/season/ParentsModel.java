@@ -76,10 +76,10 @@ final class ParentsModel {
     private void mothers() {
         int turn = 0;
         for (Load load : loads) {
-            BoolVar[] choice = new BoolVar[brief.breeders().size()];
+            BoolVar[] choice = new BoolVar[brief.means().breeders().size()];
             List<Literal> fitting = new ArrayList<>();
             for (int mother = 0; mother < choice.length; mother++) {
-                BreederQueen queen = brief.breeders().get(mother);
+                BreederQueen queen = brief.means().breeders().get(mother);
                 choice[mother] = model.newBoolVar("");
                 if (load.line().filter(line -> !line.equals(queen.line())).isPresent()) {
                     model.addEquality(choice[mother], 0);
@@ -100,7 +100,7 @@ final class ParentsModel {
     /** Cups that a mother whose larvae give less costs more, and what it costs to tell the crew another line. */
     private long minutes(Load load, BreederQueen queen) {
         int percent = supply.percent(supply.usual().with(Circumstance.MOTHER, queen.id()));
-        boolean otherLine = brief.before().stream()
+        boolean otherLine = brief.underway().before().stream()
                 .anyMatch(before -> before.day().equals(load.day()) && before.builder().equals(load.builder())
                         && before.line().filter(line -> !line.equals(queen.line())).isPresent());
         return Math.max(0, (long) load.cups() * (150 - percent) / 100) + (otherLine ? OTHER_LINE : 0);
@@ -109,9 +109,9 @@ final class ParentsModel {
     // --- drones ------------------------------------------------------------------------------------------------------
 
     private void drones() {
-        List<DroneMother> candidates = brief.droneMothers();
+        List<DroneMother> candidates = brief.drones().mothers();
         TreeMap<LocalDate, Double> virgins = virginsByGraft();
-        LocalDate soonest = brief.today().plusDays(brief.assumptions().span(Figure.DRONE_LEAD).earliestDay());
+        LocalDate soonest = brief.today().plusDays(brief.expected().assumptions().span(Figure.DRONE_LEAD).earliestDay());
         BoolVar[] before = new BoolVar[0];
         LocalDate last = brief.today();
         for (LocalDate graft : virgins.keySet()) {
@@ -149,8 +149,8 @@ final class ParentsModel {
         TreeMap<LocalDate, Double> virgins = new TreeMap<>();
         for (Load load : loads) {
             load.shares().stream()
-                    .filter(share -> SupplyBand.Kind
-                            .of(demands.get(share.demand()).product()) == SupplyBand.Kind.QUEENS)
+                    .filter(share -> SupplyKind
+                            .of(demands.get(share.demand()).product()) == SupplyKind.QUEENS)
                     .forEach(share -> virgins.merge(load.day(),
                             supply.ripeOnAverage(load.day(), share.cups(), supply.usual()), Double::sum));
         }
@@ -165,7 +165,7 @@ final class ParentsModel {
     }
 
     private int flying(LocalDate flights) {
-        return (int) brief.drones().stream().filter(one -> !one.matureFrom().isAfter(flights)).count();
+        return (int) brief.drones().colonies().stream().filter(one -> !one.matureFrom().isAfter(flights)).count();
     }
 
     /** A load from a mother whose sons fly with its virgins is dear. */
@@ -174,15 +174,15 @@ final class ParentsModel {
             Load load = loads.get(at);
             BoolVar[] sons = ripe.getOrDefault(load.day(), new BoolVar[0]);
             LocalDate flights = load.day().plusDays(brief.flightsAfter());
-            for (int mother = 0; mother < brief.breeders().size(); mother++) {
-                String id = brief.breeders().get(mother).id();
+            for (int mother = 0; mother < brief.means().breeders().size(); mother++) {
+                String id = brief.means().breeders().get(mother).id();
                 BoolVar chosen = motherOf.get(at)[mother];
-                if (brief.drones().stream().anyMatch(one -> one.mother().equals(id)
+                if (brief.drones().colonies().stream().anyMatch(one -> one.mother().equals(id)
                         && !one.matureFrom().isAfter(flights)) && ripe.containsKey(load.day())) {
                     cost.addTerm(chosen, (long) RELATED_A_CUP * load.cups());
                 }
                 for (int index = 0; index < sons.length; index++) {
-                    if (brief.droneMothers().get(index).mother().equals(id)) {
+                    if (brief.drones().mothers().get(index).mother().equals(id)) {
                         BoolVar both = model.newBoolVar("");
                         model.addGreaterOrEqual(LinearExpr.newBuilder().add(both).addTerm(chosen, -1)
                                 .addTerm(sons[index], -1), -1);
@@ -196,8 +196,8 @@ final class ParentsModel {
     /** What goes beyond a mother's even share is dearer: many mothers are kept. */
     private void evenShares() {
         int all = loads.stream().mapToInt(Load::cups).sum();
-        int share = Math.ceilDiv(all, Math.max(1, brief.breeders().size()));
-        for (int mother = 0; mother < brief.breeders().size(); mother++) {
+        int share = Math.ceilDiv(all, Math.max(1, brief.means().breeders().size()));
+        for (int mother = 0; mother < brief.means().breeders().size(); mother++) {
             LinearExprBuilder used = LinearExpr.newBuilder();
             for (int at = 0; at < loads.size(); at++) {
                 used.addTerm(motherOf.get(at)[mother], loads.get(at).cups());
@@ -218,7 +218,7 @@ final class ParentsModel {
         boolean found = status == CpSolverStatus.OPTIMAL || status == CpSolverStatus.FEASIBLE;
         List<PlannedBatch> batches = new ArrayList<>();
         for (int at = 0; at < loads.size(); at++) {
-            batches.add(loads.get(at).from(mother(solver, found, at), brief.crew().grafter()));
+            batches.add(loads.get(at).from(mother(solver, found, at), brief.means().crew().grafter()));
         }
         batches.sort(Comparator.comparing(PlannedBatch::day).thenComparing(PlannedBatch::builder)
                 .thenComparing(PlannedBatch::line));
@@ -227,8 +227,8 @@ final class ParentsModel {
 
     /** Without time for a choice, the first that fits. */
     private BreederQueen mother(CpSolver solver, boolean found, int at) {
-        for (int mother = 0; mother < brief.breeders().size(); mother++) {
-            BreederQueen queen = brief.breeders().get(mother);
+        for (int mother = 0; mother < brief.means().breeders().size(); mother++) {
+            BreederQueen queen = brief.means().breeders().get(mother);
             boolean fits = loads.get(at).line().filter(line -> !line.equals(queen.line())).isEmpty();
             if (found ? solver.booleanValue(motherOf.get(at)[mother]) : fits) {
                 return queen;
@@ -239,14 +239,14 @@ final class ParentsModel {
 
     private List<DroneStart> starts(CpSolver solver) {
         List<DroneStart> starts = new ArrayList<>();
-        for (int index = 0; index < brief.droneMothers().size(); index++) {
+        for (int index = 0; index < brief.drones().mothers().size(); index++) {
             int at = index;
             Optional<LocalDate> first = ripe.entrySet().stream()
                     .filter(one -> solver.booleanValue(one.getValue()[at])).map(Map.Entry::getKey).findFirst();
             first.ifPresent(graft -> {
-                DatedSpan comb = brief.assumptions().span(Figure.DRONE_LEAD).negated()
+                DatedSpan comb = brief.expected().assumptions().span(Figure.DRONE_LEAD).negated()
                         .windowFrom(graft.plusDays(brief.flightsAfter()));
-                DroneMother mother = brief.droneMothers().get(at);
+                DroneMother mother = brief.drones().mothers().get(at);
                 starts.add(new DroneStart(mother.colony(), mother.mother(), comb, graft));
             });
         }

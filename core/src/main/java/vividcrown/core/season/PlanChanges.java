@@ -18,11 +18,11 @@ final class PlanChanges {
     /** @return by day; empty if there was no plan before */
     static List<SeasonPlan.Change> of(SeasonBrief brief, List<PlannedBatch> batches) {
         Map<String, Integer> before = new HashMap<>();
-        brief.before().forEach(one -> before.merge(one.day() + " " + one.builder(), one.cups(), Integer::sum));
+        brief.underway().before().forEach(one -> before.merge(one.day() + " " + one.builder(), one.cups(), Integer::sum));
         Map<String, Integer> now = new LinkedHashMap<>();
         batches.forEach(one -> now.merge(one.day() + " " + one.builder(), one.cups(), Integer::sum));
         List<SeasonPlan.Change> changes = new ArrayList<>();
-        if (brief.before().isEmpty()) {
+        if (brief.underway().before().isEmpty()) {
             return changes;
         }
         batches.stream().collect(Collectors.groupingBy(one -> one.day() + " " + one.builder(), LinkedHashMap::new,
@@ -38,7 +38,7 @@ final class PlanChanges {
                                 cups, was));
                     }
                 });
-        brief.before().stream().filter(one -> !now.containsKey(one.day() + " " + one.builder()))
+        brief.underway().before().stream().filter(one -> !now.containsKey(one.day() + " " + one.builder()))
                 .forEach(one -> changes.add(new SeasonPlan.Change(SeasonPlan.Change.Kind.DROPPED, one.day(),
                         one.builder(), one.cups(), Optional.of(one.cups()))));
         changes.sort(Comparator.comparing(SeasonPlan.Change::day).thenComparing(SeasonPlan.Change::builder));

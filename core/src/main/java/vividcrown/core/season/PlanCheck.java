@@ -56,9 +56,9 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
             for (PlannedBatch batch : batches) {
                 if (batch.day().isBefore(brief.today())) {
                     breaks.add(Sentence.of("plan.breaks.past", batch.day(), batch.builder()));
-                } else if (!brief.crew().works(batch.day())) {
+                } else if (!brief.means().crew().works(batch.day())) {
                     breaks.add(Sentence.of("plan.breaks.dayOff", batch.day(), batch.builder()));
-                } else if (!brief.crew().works(batch.day().plusDays(brief.ripeAfter()))) {
+                } else if (!brief.means().crew().works(batch.day().plusDays(brief.ripeAfter()))) {
                     breaks.add(Sentence.of("plan.breaks.ripeOnDayOff", batch.day(), batch.builder(),
                             batch.day().plusDays(brief.ripeAfter())));
                 }
@@ -69,7 +69,7 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
             Map<String, TreeMap<LocalDate, Integer>> loads = new TreeMap<>();
             batches.forEach(batch -> loads.computeIfAbsent(batch.builder(), _ -> new TreeMap<>()).merge(batch.day(),
                     batch.cups(), Integer::sum));
-            loads.forEach((id, byDay) -> brief.builders().stream().filter(one -> one.id().equals(id)).findFirst()
+            loads.forEach((id, byDay) -> brief.means().builders().stream().filter(one -> one.id().equals(id)).findFirst()
                     .ifPresentOrElse(builder -> builder(builder, byDay),
                             () -> breaks.add(Sentence.of("plan.fault.lockBuilder", id))));
         }

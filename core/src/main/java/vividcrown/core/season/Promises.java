@@ -49,7 +49,7 @@ record Promises(RecipeBook book) {
         List<Reason> why = new ArrayList<>();
         if (!book.lineIsThere(group)) {
             why.add(Reason.of(Source.derived("the mothers given"), "plan.noLine", group.line().orElse(""),
-                    book.brief().breeders().stream().map(BreederQueen::line).distinct().sorted().collect(
+                    book.brief().means().breeders().stream().map(BreederQueen::line).distinct().sorted().collect(
                             Collectors.joining(", "))));
             return why;
         }
@@ -63,7 +63,7 @@ record Promises(RecipeBook book) {
                     book.brief().today().plusDays(book.supply().soonest(group.product()))));
         } else if (!inTime) {
             why.add(Reason.of(Source.derived("every graft day that is left, up to the most cups"), "plan.tooMany",
-                    book.brief().builders().stream().mapToInt(CellBuilder::load).sum()));
+                    book.brief().means().builders().stream().mapToInt(CellBuilder::load).sum()));
         } else {
             why.add(Reason.of(Source.derived("the plan with one thing more"), "plan.full"));
         }

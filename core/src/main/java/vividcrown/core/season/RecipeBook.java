@@ -12,16 +12,16 @@ record RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
      * @param with the season that is asked about
      * @param there what a group has without any graft
      * @param delays how many days late is thought of
-     * @param kept a plan whose recipes are to be among them
+     * @param kept the choices of a plan, group by group, that are to be among them; empty if there is none
      */
     List<List<Recipe>> of(SeasonBrief with, Function<PromiseGroup, Yield> there, List<Integer> delays,
-            Optional<SeasonModel.Solution> kept) {
+            List<Optional<Recipe>> kept) {
         RecipeFinder finder = new RecipeFinder(with, supply, there);
         List<List<Recipe>> recipes = new ArrayList<>();
         for (int index = 0; index < groups.size(); index++) {
             int at = index;
             recipes.add(lineIsThere(groups.get(index))
-                    ? finder.of(groups.get(index), delays, kept.flatMap(one -> one.choices().get(at)))
+                    ? finder.of(groups.get(index), delays, kept.isEmpty() ? Optional.empty() : kept.get(at))
                     : List.of());
         }
         return recipes;
@@ -29,6 +29,6 @@ record RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
 
     boolean lineIsThere(PromiseGroup group) {
         return group.line().isEmpty()
-                || brief.breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
+                || brief.means().breeders().stream().anyMatch(one -> one.line().equals(group.line().get()));
     }
 }

@@ -45,7 +45,7 @@ final class RecipeFinder {
         this.brief = brief;
         this.supply = supply;
         this.there = there;
-        this.cupsADay = brief.builders().stream().mapToInt(CellBuilder::load).sum();
+        this.cupsADay = brief.means().builders().stream().mapToInt(CellBuilder::load).sum();
     }
 
     /**
@@ -80,7 +80,7 @@ final class RecipeFinder {
     }
 
     private LocalDate deliveryDay(PromiseGroup group, int delay) {
-        return brief.crew().lastWorkdayUntil(group.until().plusDays(delay));
+        return brief.means().crew().lastWorkdayUntil(group.until().plusDays(delay));
     }
 
     /** The days on which a graft gives this product for that delivery, the latest first: those tie up the least. */
@@ -103,13 +103,13 @@ final class RecipeFinder {
 
     /** If drone colonies are named, one must have ripe drones for the first flights, or be given comb in time. */
     private boolean dronesFly(PromiseGroup group, LocalDate graft) {
-        if (brief.drones().isEmpty() || group.product() == Product.RIPE_CELLS || group.product() == Product.VIRGINS) {
+        if (brief.drones().colonies().isEmpty() || group.product() == Product.RIPE_CELLS || group.product() == Product.VIRGINS) {
             return true;
         }
         LocalDate flights = graft.plusDays(brief.flightsAfter());
-        LocalDate soonest = brief.today().plusDays(brief.assumptions().span(Figure.DRONE_LEAD).earliestDay());
-        return brief.drones().stream().anyMatch(drone -> !drone.matureFrom().isAfter(flights))
-                || !brief.droneMothers().isEmpty() && !soonest.isAfter(flights);
+        LocalDate soonest = brief.today().plusDays(brief.expected().assumptions().span(Figure.DRONE_LEAD).earliestDay());
+        return brief.drones().colonies().stream().anyMatch(drone -> !drone.matureFrom().isAfter(flights))
+                || !brief.drones().mothers().isEmpty() && !soonest.isAfter(flights);
     }
 
     private List<Recipe> atAssurance(PromiseGroup group, Yield base, LocalDate delivery, int delay,
@@ -157,7 +157,7 @@ final class RecipeFinder {
 
     private boolean isOnFixedDay(Recipe recipe) {
         return recipe.grafts().stream()
-                .anyMatch(graft -> brief.locks().stream().anyMatch(lock -> lock.day().equals(graft.day())));
+                .anyMatch(graft -> brief.underway().locks().stream().anyMatch(lock -> lock.day().equals(graft.day())));
     }
 
     /** Three to six evenly spaced days, for what is too much for two. */

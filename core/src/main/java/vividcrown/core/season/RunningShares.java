@@ -22,7 +22,7 @@ final class RunningShares {
 
     RunningShares(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
         Map<String, Integer> left = new HashMap<>();
-        brief.running().forEach(batch -> left.merge(batch.id(), batch.alive(), Integer::sum));
+        brief.underway().running().forEach(batch -> left.merge(batch.id(), batch.alive(), Integer::sum));
         Set<String> wantedLines = groups.stream().flatMap(group -> group.line().stream()).collect(Collectors.toSet());
         groups.stream().sorted(Comparator.comparing(PromiseGroup::until).thenComparing(PromiseGroup::priority))
                 .forEach(group -> serve(brief, group, supply, left, wantedLines));
@@ -31,7 +31,7 @@ final class RunningShares {
     /** Who takes any line leaves those that others ask for by name to the last. */
     private void serve(SeasonBrief brief, PromiseGroup group, Supply supply, Map<String, Integer> left,
             Set<String> wantedLines) {
-        List<RunningBatch> batches = brief.running().stream()
+        List<RunningBatch> batches = brief.underway().running().stream()
                 .sorted(Comparator.comparing(batch -> batch.line().filter(wantedLines::contains).isPresent())).toList();
         Yield yield = Yield.NOTHING;
         List<Share> taken = new ArrayList<>();

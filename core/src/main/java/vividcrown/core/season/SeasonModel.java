@@ -71,8 +71,8 @@ final class SeasonModel {
         this.known = known;
         this.lines = linesAsked(groups);
         recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
-        brief.locks().forEach(lock -> days.add(lock.day()));
-        brief.before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today())).forEach(days::add);
+        brief.underway().locks().forEach(lock -> days.add(lock.day()));
+        brief.underway().before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today())).forEach(days::add);
         this.extra = relaxed.map(kind -> model.newIntVar(0, kind == Relaxation.BUILDERS ? 8 : MOST_EXTRA, "extra"));
         recipes();
         builders();
@@ -148,7 +148,7 @@ final class SeasonModel {
                 atMostInStretch(index, stretch);
             }
         }
-        for (BatchLock lock : brief.locks()) {
+        for (BatchLock lock : brief.underway().locks()) {
             model.addEquality(loads.get(lock.day())[classOf(lock.builder())], 1);
         }
     }
@@ -223,7 +223,7 @@ final class SeasonModel {
                 model.addGreaterOrEqual(ofLine, 0);
             }
         }
-        for (BatchLock lock : brief.locks()) {
+        for (BatchLock lock : brief.underway().locks()) {
             LinearExprBuilder fixed = LinearExpr.newBuilder();
             IntVar[] there = cups.get(lock.day())[classOf(lock.builder())];
             Optional<String> asked = lock.line().filter(line -> lines.contains(Optional.of(line)));
@@ -317,7 +317,7 @@ final class SeasonModel {
     /** Each graft of the plan before that is not made any more costs as if it were work. */
     private void keptGrafts() {
         Map<LocalDate, Map<Integer, Integer>> before = new HashMap<>();
-        brief.before().stream().filter(one -> loads.containsKey(one.day()))
+        brief.underway().before().stream().filter(one -> loads.containsKey(one.day()))
                 .filter(one -> classes.stream().anyMatch(builders -> builders.has(one.builder())))
                 .forEach(one -> before.computeIfAbsent(one.day(), _ -> new HashMap<>())
                         .merge(classOf(one.builder()), 1, Integer::sum));
@@ -405,6 +405,6 @@ final class SeasonModel {
 
     /** Builders that stand for themselves because a graft in them is fixed. */
     static Set<String> alone(SeasonBrief brief) {
-        return brief.locks().stream().map(BatchLock::builder).collect(Collectors.toSet());
+        return brief.underway().locks().stream().map(BatchLock::builder).collect(Collectors.toSet());
     }
 }

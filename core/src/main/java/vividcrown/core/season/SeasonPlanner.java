@@ -74,7 +74,7 @@ public final class SeasonPlanner {
         this.groups = PromiseGroup.of(brief.demands(), brief.today());
         this.running = new RunningShares(brief, groups, supply);
         this.book = new RecipeBook(brief, groups, supply);
-        this.classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today(),
+        this.classes = BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
                 id -> supply.percent(supply.usual().with(Circumstance.BUILDER, id)));
     }
 
@@ -94,7 +94,7 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        List<List<Recipe>> ways = book.of(brief, running::of, RecipeFinder.LATE_BY, Optional.empty());
+        List<List<Recipe>> ways = book.of(brief, running::of, RecipeFinder.LATE_BY, List.of());
         Draft draft = draft(ways, new GreedyStart(brief, groups, ways, classes).plan(),
                 FOR_THE_FIRST_DRAFT)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
@@ -103,7 +103,7 @@ public final class SeasonPlanner {
             // now that it is known what orders have over, later ones need less
             SeasonModel.Solution known = latest.solution();
             Optional<Draft> next = draft(
-                    book.of(brief, thereWith(latest), RecipeFinder.LATE_BY, Optional.of(known)), known,
+                    book.of(brief, thereWith(latest), RecipeFinder.LATE_BY, known.choices()), known,
                     latest.allHold() ? 1 : FOR_EACH_DRAFT);
             if (next.isEmpty()) {
                 break;

@@ -46,7 +46,7 @@ public record Shopping(Map<LocalDate, Map<Material, Integer>> weeks) {
             for (PlannedBatch.Share share : batch.shares()) {
                 int ripe = supply.ripe(batch.day(), share.cups());
                 LocalDate placed = batch.day().plusDays(brief.ripeAfter());
-                switch (SupplyBand.Kind.of(demands.get(share.demand()).product())) {
+                switch (SupplyKind.of(demands.get(share.demand()).product())) {
                     case CELLS -> {
                         // handed over as they are
                     }

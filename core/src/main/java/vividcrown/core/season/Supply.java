@@ -51,16 +51,16 @@ final class Supply {
 
     Supply(SeasonBrief brief) {
         this.brief = brief;
-        this.weather = new MatingChance(brief.climate());
-        this.late = new LateOdds(LossStep.MATING.prior(), brief.assumptions());
-        this.emergence = Backward.fromGraft(Product.VIRGINS, brief.how(), brief.assumptions()).likelyDay();
-        this.flatBrood = brief.assumptions()
+        this.weather = new MatingChance(brief.expected().climate());
+        this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
+        this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions()).likelyDay();
+        this.flatBrood = brief.expected().assumptions()
                 .span(Figure.FLAT_SEALED_BROOD).likelyDay();
     }
 
     /** Days from the graft to the first day on which it can be had. */
     int soonest(Product product) {
-        DaySpan length = Backward.fromGraft(product, brief.how(), brief.assumptions());
+        DaySpan length = Backward.fromGraft(product, brief.expected().how(), brief.expected().assumptions());
         return switch (product) {
             case RIPE_CELLS -> length.likelyDay();
             case VIRGINS -> length.latestDay();
@@ -88,14 +88,14 @@ final class Supply {
 
     /** Nothing known of a graft to come but who makes it. */
     Around usual() {
-        return Around.NOTHING_KNOWN.with(Circumstance.PERSON, brief.crew().grafter());
+        return Around.NOTHING_KNOWN.with(Circumstance.PERSON, brief.means().crew().grafter());
     }
 
     /** Belief about one step of a graft, without the time its queens have. */
     Rate rate(LossStep step, LocalDate graft, Around around) {
         return rates.computeIfAbsent(new Placed(step, graft, around), _ -> {
             Around known = around.with(Circumstance.MONTH, graft.getMonth().name());
-            return step == LossStep.MATING ? mating(graft, known) : brief.rates().at(step, known);
+            return step == LossStep.MATING ? mating(graft, known) : brief.expected().rates().at(step, known);
         });
     }
 
@@ -105,7 +105,7 @@ final class Supply {
         double square = 0;
         for (Map.Entry<MatingWeather, Double> kind : weatherOf(graft).entrySet()) {
             if (kind.getKey() != MatingWeather.NONE) {
-                Rate rate = brief.rates().at(LossStep.MATING, around.with(Circumstance.WEATHER, kind.getKey().name()));
+                Rate rate = brief.expected().rates().at(LossStep.MATING, around.with(Circumstance.WEATHER, kind.getKey().name()));
                 mean += kind.getValue() * rate.mean();
                 square += kind.getValue() * (rate.variance() + rate.mean() * rate.mean());
             }
@@ -204,7 +204,7 @@ final class Supply {
             return Optional.empty();
         }
         LocalDate soonest = batch.graftDay().plusDays(soonest(product));
-        boolean keeps = SupplyBand.Kind.of(product) == SupplyBand.Kind.QUEENS;
+        boolean keeps = SupplyKind.of(product) == SupplyKind.QUEENS;
         LocalDate latest = keeps ? group.until() : batch.graftDay().plusDays(longest(product));
         LocalDate day = latest.isBefore(group.until()) ? latest : group.until();
         return day.isBefore(soonest) || day.isBefore(group.from()) ? Optional.empty() : Optional.of(day);

@@ -15,20 +15,7 @@ import vividcrown.core.demand.Product;
  *
  * @param days the points: weekly, and each day on which something is due
  */
-public record SupplyBand(Kind kind, List<Point> days) {
-
-    /** What is counted together: what comes from the same step. */
-    public enum Kind {
-        CELLS, VIRGINS, QUEENS;
-
-        public static Kind of(Product product) {
-            return switch (product) {
-                case RIPE_CELLS -> CELLS;
-                case VIRGINS -> Kind.VIRGINS;
-                case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> QUEENS;
-            };
-        }
-    }
+public record SupplyBand(SupplyKind kind, List<Point> days) {
 
     /**
      * @param demanded promised until then
@@ -45,10 +32,10 @@ public record SupplyBand(Kind kind, List<Point> days) {
 
     /** @param plan its grafts, with what is on its way */
     public static List<SupplyBand> of(SeasonBrief brief, List<PlannedBatch> plan) {
-        Map<Kind, List<Demand>> byKind = brief.demands().stream()
-                .collect(Collectors.groupingBy(one -> Kind.of(one.product())));
+        Map<SupplyKind, List<Demand>> byKind = brief.demands().stream()
+                .collect(Collectors.groupingBy(one -> SupplyKind.of(one.product())));
         List<SupplyBand> bands = new ArrayList<>();
-        for (Kind kind : Kind.values()) {
+        for (SupplyKind kind : SupplyKind.values()) {
             if (byKind.containsKey(kind)) {
                 bands.add(new Reckoning(brief, plan, kind, byKind.get(kind)).band());
             }
@@ -56,7 +43,7 @@ public record SupplyBand(Kind kind, List<Point> days) {
         return bands;
     }
 
-    private record Reckoning(SeasonBrief brief, List<PlannedBatch> plan, Kind kind, List<Demand> demands) {
+    private record Reckoning(SeasonBrief brief, List<PlannedBatch> plan, SupplyKind kind, List<Demand> demands) {
 
         SupplyBand band() {
             Supply supply = new Supply(brief);
@@ -78,15 +65,15 @@ public record SupplyBand(Kind kind, List<Point> days) {
             List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
             RunningShares shares = new RunningShares(brief, groups, supply);
             Map<RunningBatch, Integer> alive = new LinkedHashMap<>();
-            if (kind == Kind.QUEENS) {
-                brief.running().forEach(batch -> alive.put(batch, batch.alive()));
+            if (kind == SupplyKind.QUEENS) {
+                brief.underway().running().forEach(batch -> alive.put(batch, batch.alive()));
             }
             for (PromiseGroup group : groups) {
-                Kind servedAs = Kind.of(group.product());
+                SupplyKind servedAs = SupplyKind.of(group.product());
                 shares.shares(group).forEach(share -> {
-                    if (kind == Kind.QUEENS && servedAs != Kind.QUEENS) {
+                    if (kind == SupplyKind.QUEENS && servedAs != SupplyKind.QUEENS) {
                         alive.merge(share.batch(), -share.alive(), Integer::sum);
-                    } else if (kind != Kind.QUEENS && servedAs == kind) {
+                    } else if (kind != SupplyKind.QUEENS && servedAs == kind) {
                         alive.merge(share.batch(), share.alive(), Integer::sum);
                     }
                 });

@@ -72,13 +72,14 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
                 delays.addAll(RecipeFinder.MUCH_LATER);
                 yield new SeasonModel(book.brief(), book.groups(),
-                        book.of(book.brief(), there, delays, Optional.of(known)), classes,
+                        book.of(book.brief(), there, delays, known.choices()), classes,
                         Optional.of(kind), known);
             }
             case DAYS_OFF -> {
-                SeasonBrief with = book.brief().withCrew(book.brief().crew().withoutDaysOff());
+                SeasonBrief with = book.brief()
+                        .with(book.brief().means().with(book.brief().means().crew().withoutDaysOff()));
                 yield new SeasonModel(with, book.groups(),
-                        book.of(with, there, RecipeFinder.LATE_BY, Optional.of(known)),
+                        book.of(with, there, RecipeFinder.LATE_BY, known.choices()),
                         classes,
                         Optional.of(kind), known);
             }
@@ -87,7 +88,7 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
                 more.add(new BuilderClass(List.of(new CellBuilder("+", BuilderSchool.STARTER_THEN_FINISHER, 30,
                         book.brief().today().plusDays(2), List.of())), 100));
                 yield new SeasonModel(book.brief(), book.groups(),
-                        book.of(withBuilder(), there, RecipeFinder.LATE_BY, Optional.of(known)), more,
+                        book.of(withBuilder(), there, RecipeFinder.LATE_BY, known.choices()), more,
                         Optional.of(kind), known);
             }
         };
@@ -95,13 +96,13 @@ record WaysOut(RecipeBook book, List<BuilderClass> classes) {
 
     /** With more builders a day takes more cups; without this no recipe would use them. */
     private SeasonBrief withBuilder() {
-        List<CellBuilder> more = new ArrayList<>(book.brief().builders());
+        List<CellBuilder> more = new ArrayList<>(book.brief().means().builders());
         for (int index = 0; index < 4; index++) {
             more.add(new CellBuilder("+" + index, BuilderSchool.STARTER_THEN_FINISHER, 30,
                     book.brief().today().plusDays(2),
                     List.of()));
         }
-        return book.brief().withBuilders(more);
+        return book.brief().with(book.brief().means().with(more));
     }
 
     private Optional<SeasonPlan.WayOut> wayOut(Relaxation kind, Set<PromiseGroup> before,

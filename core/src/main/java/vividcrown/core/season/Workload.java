@@ -73,7 +73,7 @@ final class Workload {
         minutes.forEach((day, used) -> {
             if (whole(used) > hours.most()) {
                 breaks.add(Sentence.of("plan.breaks.hours", day, Math.ceilDiv(whole(used), 60),
-                        brief.crew().hoursADay()));
+                        brief.means().crew().hoursADay()));
             }
         });
         return breaks;

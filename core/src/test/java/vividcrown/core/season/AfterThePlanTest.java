@@ -80,7 +80,7 @@ class AfterThePlanTest {
     @Test
     void the_band_of_supply_meets_the_demand_on_the_last_day() {
         List<SupplyBand> bands = SupplyBand.of(BRIEF, plan.batches());
-        assertThat(bands).extracting(SupplyBand::kind).containsExactly(SupplyBand.Kind.CELLS, SupplyBand.Kind.QUEENS);
+        assertThat(bands).extracting(SupplyBand::kind).containsExactly(SupplyKind.CELLS, SupplyKind.QUEENS);
         SupplyBand.Point end = bands.get(1).days().getLast();
         assertThat(end.demanded()).isEqualTo(26);
         assertThat(end.low()).isLessThanOrEqualTo(end.middle());
@@ -114,7 +114,7 @@ class AfterThePlanTest {
         SeasonBrief brief = Seasons.brief(DEMANDS, List.of(builder("B 1", 45)), 100, Crew.EVERY_DAY, List.of(virgins),
                 List.of(), List.of());
         List<SupplyBand> bands = SupplyBand.of(brief, List.of());
-        assertThat(bands.get(0).kind()).isEqualTo(SupplyBand.Kind.CELLS);
+        assertThat(bands.get(0).kind()).isEqualTo(SupplyKind.CELLS);
         assertThat(bands.get(0).days().getLast().high()).isZero();
         assertThat(bands.get(1).days().getLast().middle()).isBetween(10, 20);
         assertThat(bands.get(1).days().getFirst().middle()).isZero();

@@ -27,7 +27,7 @@ final class Exhaustive {
 
     /** The same season as the solver sees it: the recipes to choose from are the same. */
     SeasonModel model() {
-        List<BuilderClass> classes = BuilderClass.of(brief.builders(), Set.of(), brief.today(), _ -> 100);
+        List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), Set.of(), brief.today(), _ -> 100);
         return new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
                 new GreedyStart(brief, groups, recipes, classes).plan());
     }
@@ -89,12 +89,12 @@ final class Exhaustive {
                 }
             }
         }
-        CellBuilder one = brief.builders().getFirst();
+        CellBuilder one = brief.means().builders().getFirst();
         Map<LocalDate, Integer> loads = new TreeMap<>();
         cups.forEach((day, count) -> loads.put(day, Math.ceilDiv(count, one.load())));
         loads.forEach((day, count) -> minutes.merge(day, count * WorkTime.LOAD / 2, Integer::sum));
-        boolean fits = nucs.values().stream().allMatch(used -> used <= brief.nucs())
-                && minutes.values().stream().allMatch(used -> used <= brief.crew().minutesADay())
+        boolean fits = nucs.values().stream().allMatch(used -> used <= brief.means().nucs())
+                && minutes.values().stream().allMatch(used -> used <= brief.means().crew().minutesADay())
                 && stretch(loads, one.rhythm().daysBetweenLoads(), 1)
                 && stretch(loads, one.rhythm().restStretchDays(), one.rhythm().loadsBeforeRest());
         return fits
@@ -105,6 +105,6 @@ final class Exhaustive {
     private boolean stretch(Map<LocalDate, Integer> loads, int days, int each) {
         return loads.keySet().stream().allMatch(end -> loads.entrySet().stream()
                 .filter(one -> one.getKey().isAfter(end.minusDays(days)) && !one.getKey().isAfter(end))
-                .mapToInt(Map.Entry::getValue).sum() <= each * brief.builders().size());
+                .mapToInt(Map.Entry::getValue).sum() <= each * brief.means().builders().size());
     }
 }

@@ -26,7 +26,7 @@ class GreedyStartTest {
         RecipeFinder finder = new RecipeFinder(brief, supply, new RunningShares(brief, groups, supply)::of);
         List<List<Recipe>> recipes = groups.stream()
                 .map(group -> finder.of(group, RecipeFinder.LATE_BY, Optional.empty())).toList();
-        List<BuilderClass> classes = BuilderClass.of(brief.builders(), SeasonModel.alone(brief), brief.today(),
+        List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
                 _ -> 100);
         SeasonModel.Solution plan = new GreedyStart(brief, groups, recipes, classes).plan();
         List<Load> loads = new BatchSheet(brief, groups, classes).loads(plan);
@@ -80,7 +80,7 @@ class GreedyStartTest {
     @Test
     void a_search_without_time_keeps_the_plan_it_began_with() {
         Begun begun = begin(Seasons.random(15, 4, 150, 12));
-        List<BuilderClass> classes = BuilderClass.of(begun.brief().builders(), Set.of(), begun.brief().today(),
+        List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution none = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
                 Optional.empty(), begun.plan()).solve(1e-6, SolveWatch.untilInterrupted()).orElseThrow();
@@ -92,7 +92,7 @@ class GreedyStartTest {
     @Test
     void the_solver_never_does_worse() {
         Begun begun = begin(Seasons.random(10, 4, 150, 14));
-        List<BuilderClass> classes = BuilderClass.of(begun.brief().builders(), Set.of(), begun.brief().today(),
+        List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution solved = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
                 Optional.empty(), begun.plan()).solve(4, SolveWatch.untilInterrupted()).orElseThrow();

@@ -17,7 +17,7 @@ final class LimitsBroken {
 
     static List<String> by(SeasonPlan plan, SeasonBrief brief) {
         List<String> broken = new ArrayList<>();
-        Map<String, CellBuilder> builders = brief.builders().stream()
+        Map<String, CellBuilder> builders = brief.means().builders().stream()
                 .collect(Collectors.toMap(CellBuilder::id, one -> one));
         Map<String, TreeSet<LocalDate>> loaded = new TreeMap<>();
         Map<String, Integer> cups = new TreeMap<>();
@@ -28,7 +28,7 @@ final class LimitsBroken {
             if (cups.get(batch.builder() + batch.day()) > builders.get(batch.builder()).load()) {
                 broken.add("too many cups in " + batch);
             }
-            if (!brief.crew().works(batch.day()) || !brief.crew().works(batch.day().plusDays(10))) {
+            if (!brief.means().crew().works(batch.day()) || !brief.means().crew().works(batch.day().plusDays(10))) {
                 broken.add("on a day off: " + batch);
             }
             for (PlannedBatch.Share share : batch.shares()) {
@@ -45,7 +45,7 @@ final class LimitsBroken {
         }
         nucs.forEach((day, used) -> {
             // on average; what takes a nuc is whole
-            if (Math.floor(used + 1e-6) > brief.nucs()) {
+            if (Math.floor(used + 1e-6) > brief.means().nucs()) {
                 broken.add("too few nucs on " + day + ": " + used);
             }
         });

@@ -101,7 +101,7 @@ class OwnRatesInThePlanTest {
         SeasonBrief brief = brief(rates, Crew.EVERY_DAY);
         Supply supply = new Supply(brief);
         double[] chance = new double[MatingWeather.values().length];
-        new vividcrown.core.mating.MatingChance(brief.climate()).weather(day(20 + 12))
+        new vividcrown.core.mating.MatingChance(brief.expected().climate()).weather(day(20 + 12))
                 .forEach((kind, share) -> chance[kind.ordinal()] = share);
         double mean = 0;
         double square = 0;

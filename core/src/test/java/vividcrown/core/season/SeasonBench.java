@@ -122,7 +122,7 @@ class SeasonBench {
     private static List<Grafted> backFromEachOrder(SeasonBrief brief) {
         List<Grafted> grafted = new ArrayList<>();
         for (Demand demand : brief.demands()) {
-            LocalDate day = brief.crew().lastWorkdayUntil(demand.until().minusDays(back(demand.product())));
+            LocalDate day = brief.means().crew().lastWorkdayUntil(demand.until().minusDays(back(demand.product())));
             if (!day.isBefore(brief.today())) {
                 boolean cells = demand.product() == Product.RIPE_CELLS;
                 grafted.add(new Grafted(day, demand.id(), aFifthMore(demand),
@@ -157,7 +157,7 @@ class SeasonBench {
             int cups = graft.cups();
             int got = Math.min(cups, room.getOrDefault(graft.day(), 0));
             room.merge(graft.day(), -got, Integer::sum);
-            for (CellBuilder builder : brief.builders()) {
+            for (CellBuilder builder : brief.means().builders()) {
                 boolean free = !graft.day().isBefore(busyUntil.getOrDefault(builder.id(), brief.today()));
                 if (got < cups && free) {
                     int take = Math.min(cups - got, builder.load());
@@ -167,10 +167,10 @@ class SeasonBench {
                 }
             }
             Demand demand = demand(brief, graft.demand());
-            if (SupplyBand.Kind.of(demand.product()) == SupplyBand.Kind.QUEENS) {
+            if (SupplyKind.of(demand.product()) == SupplyKind.QUEENS) {
                 LocalDate in = graft.day().plusDays(10);
-                int free = in.datesUntil(graft.delivery()).mapToInt(day -> brief.nucs() - nucs.getOrDefault(day, 0))
-                        .min().orElse(brief.nucs());
+                int free = in.datesUntil(graft.delivery()).mapToInt(day -> brief.means().nucs() - nucs.getOrDefault(day, 0))
+                        .min().orElse(brief.means().nucs());
                 got = Math.min(got, (int) (free / 0.786));
                 int placed = (int) Math.ceil(got * 0.786);
                 in.datesUntil(graft.delivery()).forEach(day -> nucs.merge(day, placed, Integer::sum));
@@ -230,11 +230,11 @@ class SeasonBench {
         for (Grafted graft : grafts) {
             cups.merge(graft.day(), graft.cups(), Integer::sum);
             minutes += graft.cups() * WorkTime.GRAFT_A_CUP;
-            if (SupplyBand.Kind.of(demand(brief, graft.demand()).product()) == SupplyBand.Kind.QUEENS) {
+            if (SupplyKind.of(demand(brief, graft.demand()).product()) == SupplyKind.QUEENS) {
                 minutes += graft.cups() * 0.786 * (WorkTime.PLACE_A_CELL + WorkTime.VISIT_A_NUC);
             }
         }
-        double usualLoad = brief.builders().stream().mapToInt(CellBuilder::load).average().orElseThrow();
+        double usualLoad = brief.means().builders().stream().mapToInt(CellBuilder::load).average().orElseThrow();
         for (int count : cups.values()) {
             minutes += WorkTime.LOAD * Math.ceil(count / usualLoad);
         }

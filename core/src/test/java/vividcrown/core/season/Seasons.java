@@ -52,10 +52,10 @@ final class Seasons {
 
     static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew,
             List<RunningBatch> running, List<BatchLock> before, List<BatchLock> locks) {
-        return new SeasonBrief(MAY_1, day(120), demands, BREEDERS, builders, nucs, SeasonBrief.NucsTaken.NONE, 60,
-                List.of(), List.of(), crew, SeasonRates.OF_THE_TRADE, MatingClimate.UPLAND_46_NORTH, running, before,
-                locks, HOW,
-                Assumptions.standard());
+        return new SeasonBrief(MAY_1, day(120), demands,
+                new Means(BREEDERS, builders, nucs, Means.NucsTaken.NONE, 60, crew), Drones.TAKEN_TO_BE_THERE,
+                new Underway(running, before, locks), new Expectation(SeasonRates.OF_THE_TRADE,
+                        MatingClimate.UPLAND_46_NORTH, HOW, Assumptions.standard()));
     }
 
     /** A season of so many orders, in a random but repeatable way. */
@@ -87,15 +87,15 @@ final class Seasons {
     static SeasonBrief withRecords(SeasonBrief brief, long seed) {
         Random random = new Random(seed);
         Map<String, Double> builders = new HashMap<>();
-        brief.builders().forEach(one -> builders.put(one.id(), random.nextGaussian() * 0.5));
+        brief.means().builders().forEach(one -> builders.put(one.id(), random.nextGaussian() * 0.5));
         Map<String, Double> mothers = new HashMap<>();
-        brief.breeders().forEach(one -> mothers.put(one.id(), random.nextGaussian() * 0.3));
+        brief.means().breeders().forEach(one -> mothers.put(one.id(), random.nextGaussian() * 0.3));
         Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
         for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE, LossStep.MATING)) {
             List<StepOdds.Batch> counted = new ArrayList<>();
             for (int number = 0; number < 200; number++) {
-                String builder = brief.builders().get(random.nextInt(brief.builders().size())).id();
-                String mother = brief.breeders().get(random.nextInt(brief.breeders().size())).id();
+                String builder = brief.means().builders().get(random.nextInt(brief.means().builders().size())).id();
+                String mother = brief.means().breeders().get(random.nextInt(brief.means().breeders().size())).id();
                 double mean = step.prior().mean();
                 double share = 1 / (1 + (1 - mean) / mean * Math.exp(-builders.get(builder) - mothers.get(mother)));
                 int came = 0;
@@ -111,16 +111,13 @@ final class Seasons {
     }
 
     static SeasonBrief withRates(SeasonBrief brief, SeasonRates rates) {
-        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(), brief.builders(),
-                brief.nucs(), brief.busyNucs(), brief.cages(), brief.drones(), brief.droneMothers(), brief.crew(),
-                rates, brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(),
-                brief.assumptions());
+        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(), brief.drones(),
+                brief.underway(), brief.expected().with(rates));
     }
 
     static SeasonBrief withDrones(SeasonBrief brief, List<DroneColony> drones, List<DroneMother> droneMothers) {
-        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.breeders(), brief.builders(),
-                brief.nucs(), brief.busyNucs(), brief.cages(), drones, droneMothers, brief.crew(), brief.rates(),
-                brief.climate(), brief.running(), brief.before(), brief.locks(), brief.how(), brief.assumptions());
+        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(),
+                new Drones(drones, droneMothers), brief.underway(), brief.expected());
     }
 
     /** Forty batches of one step, half of the one group, half of the other, each with its share. */

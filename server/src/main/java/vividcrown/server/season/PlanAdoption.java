@@ -111,7 +111,7 @@ class PlanAdoption {
         if (!made.builders().containsKey(batch.builder())) {
             throw Refusal.invalid("", Sentence.of("refusal.planOfAbsentBuilder", batch.builder()));
         }
-        if (made.brief().breeders().stream().noneMatch(one -> one.id().equals(batch.breeder()))) {
+        if (made.brief().means().breeders().stream().noneMatch(one -> one.id().equals(batch.breeder()))) {
             throw Refusal.invalid("", Sentence.of("refusal.planOfAbsentMother",
                     made.names().getOrDefault(batch.breeder(), batch.breeder())));
         }

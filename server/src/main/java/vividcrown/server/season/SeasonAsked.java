@@ -41,9 +41,13 @@ import vividcrown.core.season.Crew;
 import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
+import vividcrown.core.season.Drones;
+import vividcrown.core.season.Expectation;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
+import vividcrown.core.season.Underway;
 import vividcrown.core.settings.OwnFigure;
 import vividcrown.server.problem.Refusal;
 
@@ -239,19 +243,18 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         GraftPlan how = new GraftPlan(today, Objects.requireNonNullElse(larvaAge, LarvaAge.FROM_12_TO_24_H),
                 BuilderSchool.STARTER_THEN_FINISHER, Objects.requireNonNullElse(placing, Placing.CELLS_TO_NUCS),
                 GraftPlan.PROPER_INCUBATOR_CELSIUS);
-        SeasonBrief brief = new SeasonBrief(today, untilOrUsual(), wanted,
-                breeders.stream()
-                        .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id())))
-                        .toList(),
+        Means means = new Means(breeders.stream()
+                .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id()))).toList(),
                 boxes, nucs, day -> orNone(nucsTaken).stream()
                         .filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
                         .mapToInt(TakenAsked::count).sum(),
-                Objects.requireNonNullElse(cages, USUAL_CAGES), droneColonies,
-                orNone(droneMothers).stream().map(one -> new DroneMother(one.id(),
-                        Objects.requireNonNullElse(one.mother(), one.id()), false)).toList(),
-                hands.orElseThrow(), rates,
-                climate.orElseThrow(), underway, orNone(before).stream().map(BatchAsked::lock).toList(),
-                orNone(locks).stream().map(BatchAsked::lock).toList(), how, reckoned);
+                Objects.requireNonNullElse(cages, USUAL_CAGES), hands.orElseThrow());
+        List<DroneMother> mothers = orNone(droneMothers).stream().map(
+                one -> new DroneMother(one.id(), Objects.requireNonNullElse(one.mother(), one.id()), false)).toList();
+        SeasonBrief brief = new SeasonBrief(today, untilOrUsual(), wanted, means, new Drones(droneColonies, mothers),
+                new Underway(underway, orNone(before).stream().map(BatchAsked::lock).toList(),
+                        orNone(locks).stream().map(BatchAsked::lock).toList()),
+                new Expectation(rates, climate.orElseThrow(), how, reckoned));
         List<Refusal.Finding> faults = brief.faults().stream()
                 .map(fault -> new Refusal.Finding("", fault.toString())).toList();
         if (!faults.isEmpty()) {

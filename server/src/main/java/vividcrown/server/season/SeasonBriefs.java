@@ -41,8 +41,12 @@ import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.DroneStart;
+import vividcrown.core.season.Drones;
+import vividcrown.core.season.Expectation;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.Underway;
 import vividcrown.core.settings.SeasonHands;
 import vividcrown.core.settings.Settings;
 import vividcrown.server.clock.Today;
@@ -180,17 +184,17 @@ class SeasonBriefs {
                 .collect(Collectors.toMap(Hives.Stand::hive, stand -> places.get(stand.yard()).name()));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
-        SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands,
-                mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line())).toList(),
+        Means means = new Means(mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line())).toList(),
                 cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
                 boxesOfQueens.size() + Objects.requireNonNullElse(whatIf.moreNucs(), 0),
-                taken(batches, assumptions, day),
-                hands.cages(), droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones), new Crew(
+                taken(batches, assumptions, day), hands.cages(), new Crew(
                         Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of(),
-                        Optional.ofNullable(whatIf.grafter())),
-                learnt.rates(), climate(station, day), running(batches, motherOf, codes, yardOf), before,
-                locks,
-                GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions);
+                        Optional.ofNullable(whatIf.grafter())));
+        SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands, means,
+                new Drones(droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones)),
+                new Underway(running(batches, motherOf, codes, yardOf), before, locks),
+                new Expectation(learnt.rates(), climate(station, day),
+                        GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions));
         boxes.forEach(box -> codes.put(box.id(), box.code()));
         return new Made(brief, boxes.stream().collect(Collectors.toMap(CellBuilders.CellBuilder::code,
                 CellBuilders.CellBuilder::id, (one, _) -> one)), names(mothers, motherOf.values(), nearby), planned,
@@ -250,7 +254,7 @@ class SeasonBriefs {
     }
 
     /** A nuc is taken until its queen was seen laying and caught; cells still on their bars will take one too. */
-    private SeasonBrief.NucsTaken taken(List<Graft> batches, Assumptions assumptions, LocalDate day) {
+    private Means.NucsTaken taken(List<Graft> batches, Assumptions assumptions, LocalDate day) {
         TreeMap<LocalDate, Integer> freed = new TreeMap<>();
         int[] now = {0};
         for (Queen queen : queens.atWork()) {
@@ -318,7 +322,7 @@ class SeasonBriefs {
 
     /** The same as the plan knows them; which graft they were for is not kept. */
     List<DroneStart> droneStartsMeant(SeasonBrief brief) {
-        Map<String, String> mothers = brief.droneMothers().stream()
+        Map<String, String> mothers = brief.drones().mothers().stream()
                 .collect(Collectors.toMap(DroneMother::colony, DroneMother::mother));
         return droneCombsMeant().stream().map(colony -> new DroneStart(colony.code(),
                 mothers.getOrDefault(colony.code(), colony.code()), colony.droneCombMeant().orElseThrow(),

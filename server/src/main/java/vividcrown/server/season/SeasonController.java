@@ -139,13 +139,13 @@ class SeasonController {
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
                 RatePools.table(made.learnt(), made.names()),
                 weakest(brief),
-                brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.nucs(),
-                brief.busyNucs().on(brief.today()));
+                brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.means().nucs(),
+                brief.means().busyNucs().on(brief.today()));
     }
 
     private static List<ReasonView> weakest(SeasonBrief brief) {
         return ReasonView.of(GraftsNeeded.forDemand(Product.MATED_QUEENS, EXAMPLE_QUEENS, 0.9, 3,
-                brief.rates().overall()).reasons());
+                brief.expected().rates().overall()).reasons());
     }
 
     private static List<PlannedLine> lines(SeasonBriefs.Made made) {

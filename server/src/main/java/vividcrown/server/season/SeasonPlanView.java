@@ -28,6 +28,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonPlan;
 import vividcrown.core.season.Shopping;
 import vividcrown.core.season.SupplyBand;
+import vividcrown.core.season.SupplyKind;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -85,7 +86,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     /** Ripe cells, virgins out, flights, first eggs. */
     public record BatchDays(SpanView ripe, SpanView emergence, SpanView flights, SpanView eggs) {
         static BatchDays of(LocalDate day, SeasonBrief brief) {
-            GraftCalendar calendar = GraftCalendar.of(brief.how().on(day), brief.assumptions());
+            GraftCalendar calendar = GraftCalendar.of(brief.expected().how().on(day), brief.expected().assumptions());
             return new BatchDays(when(calendar, StepKind.PLACE_CELLS), when(calendar, StepKind.EMERGENCE),
                     when(calendar, StepKind.HANDS_OFF_MATING), when(calendar, StepKind.FIRST_EGGS));
         }
@@ -138,7 +139,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
             double seconds) {
     }
 
-    public record BandView(SupplyBand.Kind kind, List<SupplyBand.Point> days) {
+    public record BandView(SupplyKind kind, List<SupplyBand.Point> days) {
         static List<BandView> of(List<SupplyBand> bands) {
             return bands.stream().map(band -> new BandView(band.kind(), band.days())).toList();
         }
