@@ -1,6 +1,7 @@
 package vividcrown.core;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
@@ -33,5 +34,19 @@ class ArchitectureTest {
     @Test
     void packages_depend_one_way() {
         slices().matching("vividcrown.core.(*)..").should().beFreeOfCycles().check(CORE);
+    }
+
+    /** What a season is planned from knows only what is wanted; each further part knows those before it. */
+    @Test
+    void the_parts_of_a_season_follow_one_another() {
+        layeredArchitecture().consideringOnlyDependenciesInAnyPackage("vividcrown.core.season..")
+                .layer("demand").definedBy("vividcrown.core.season.demand").layer("season")
+                .definedBy("vividcrown.core.season").layer("supply").definedBy("vividcrown.core.season.supply")
+                .layer("recipe").definedBy("vividcrown.core.season.recipe").layer("plan")
+                .definedBy("vividcrown.core.season.plan").layer("sheet").definedBy("vividcrown.core.season.sheet")
+                .whereLayer("sheet").mayNotBeAccessedByAnyLayer().whereLayer("plan").mayOnlyBeAccessedByLayers("sheet")
+                .whereLayer("recipe").mayOnlyBeAccessedByLayers("plan", "sheet").whereLayer("supply")
+                .mayOnlyBeAccessedByLayers("recipe", "plan", "sheet").whereLayer("season")
+                .mayOnlyBeAccessedByLayers("supply", "recipe", "plan", "sheet").check(CORE);
     }
 }

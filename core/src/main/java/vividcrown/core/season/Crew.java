@@ -31,7 +31,7 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
     }
 
     /** The same hands, working on every day. */
-    Crew withoutDaysOff() {
+    public Crew withoutDaysOff() {
         return new Crew(hoursADay, Set.of(), closed, grafter);
     }
 
@@ -39,12 +39,12 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
         return !daysOff.contains(day.getDayOfWeek()) && !closed.contains(day);
     }
 
-    int minutesADay() {
+    public int minutesADay() {
         return (int) Math.round(hoursADay * 60);
     }
 
     /** The last working day that is not after {@code day}, at most two weeks back; the day itself if there is none. */
-    LocalDate lastWorkdayUntil(LocalDate day) {
+    public LocalDate lastWorkdayUntil(LocalDate day) {
         for (int back = 0; back < 14; back++) {
             if (works(day.minusDays(back))) {
                 return day.minusDays(back);

@@ -35,12 +35,12 @@ public record PlannedBatch(LocalDate day, String builder, String breeder, String
     }
 
     /** What surrounds it; the month comes with the day. */
-    Around around() {
+    public Around around() {
         return Around.NOTHING_KNOWN.with(Circumstance.BUILDER, builder).with(Circumstance.MOTHER, breeder)
                 .with(Circumstance.PERSON, grafter);
     }
 
-    PlannedBatch with(int otherCups, List<Share> otherShares) {
+    public PlannedBatch with(int otherCups, List<Share> otherShares) {
         return new PlannedBatch(day, builder, breeder, line, otherCups, otherShares, locked, grafter);
     }
 }

@@ -26,7 +26,7 @@ public record RunningBatch(String id, Optional<String> line, LocalDate graftDay,
         passed = List.copyOf(passed);
     }
 
-    RunningBatch with(int otherAlive) {
+    public RunningBatch with(int otherAlive) {
         return new RunningBatch(id, line, graftDay, otherAlive, passed, around);
     }
 }

@@ -9,6 +9,8 @@ import java.util.Set;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.season.demand.Backward;
+import vividcrown.core.season.demand.Demand;
 
 /**
  * Everything that a season is planned from.
@@ -25,18 +27,18 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
     }
 
     /** Whether a builder may take a graft on that day. */
-    boolean isGraftDay(LocalDate day) {
+    public boolean isGraftDay(LocalDate day) {
         return !day.isBefore(today) && !day.isAfter(until) && means.crew().works(day)
                 && means.crew().works(day.plusDays(ripeAfter()));
     }
 
     /** Days from the graft to ripe cells. */
-    int ripeAfter() {
+    public int ripeAfter() {
         return Backward.fromGraft(Product.RIPE_CELLS, expected.how(), expected.assumptions()).likelyDay();
     }
 
     /** Days from the graft to the first flights of its virgins. */
-    int flightsAfter() {
+    public int flightsAfter() {
         return Backward.fromGraft(Product.VIRGINS, expected.how(), expected.assumptions()).earliestDay()
                 + expected.assumptions().span(Figure.MATING_FLIGHTS).earliestDay();
     }
@@ -86,7 +88,8 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
         if (lock.cups() < 1 || lock.cups() > there.load()) {
             return Optional.of(Sentence.of("plan.fault.lockCups", lock.builder(), there.load(), lock.cups()));
         }
-        if (lock.line().isPresent() && means.breeders().stream().noneMatch(one -> one.line().equals(lock.line().get()))) {
+        if (lock.line().isPresent()
+                && means.breeders().stream().noneMatch(one -> one.line().equals(lock.line().get()))) {
             return Optional.of(Sentence.of("plan.fault.lockLine", lock.builder(), lock.line().get()));
         }
         return underway.locks().stream().filter(other -> other != lock && other.builder().equals(lock.builder()))

@@ -29,7 +29,7 @@ import vividcrown.core.reading.Sign;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.core.round.Caution;
-import vividcrown.core.season.Relaxation;
+import vividcrown.core.season.plan.Relaxation;
 import vividcrown.core.swarm.Rung;
 import vividcrown.core.swarm.SwarmStep;
 import vividcrown.core.time.DatedSpan;

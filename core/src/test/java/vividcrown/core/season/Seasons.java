@@ -21,36 +21,38 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.season.demand.Demand;
 
 /** Invented seasons to plan. */
-final class Seasons {
+public final class Seasons {
 
-    static final LocalDate MAY_1 = LocalDate.of(2026, 5, 1);
-    static final GraftPlan HOW = new GraftPlan(MAY_1, LarvaAge.FROM_12_TO_24_H, BuilderSchool.STARTER_THEN_FINISHER,
+    public static final LocalDate MAY_1 = LocalDate.of(2026, 5, 1);
+    public static final GraftPlan HOW = new GraftPlan(MAY_1, LarvaAge.FROM_12_TO_24_H,
+            BuilderSchool.STARTER_THEN_FINISHER,
             Placing.CELLS_TO_NUCS, GraftPlan.PROPER_INCUBATOR_CELSIUS);
-    static final List<BreederQueen> BREEDERS = List.of(new BreederQueen("Runa", "dark"),
+    public static final List<BreederQueen> BREEDERS = List.of(new BreederQueen("Runa", "dark"),
             new BreederQueen("Selva", "dark"), new BreederQueen("Tessa", "grey"));
 
     private Seasons() {
     }
 
-    static LocalDate day(int number) {
+    public static LocalDate day(int number) {
         return MAY_1.plusDays(number);
     }
 
-    static Demand order(String id, Product product, int count, int from, int until) {
+    public static Demand order(String id, Product product, int count, int from, int until) {
         return new Demand(id, product, count, day(from), day(until), Optional.empty(), 2, 0.9);
     }
 
-    static CellBuilder builder(String id, int load) {
+    public static CellBuilder builder(String id, int load) {
         return new CellBuilder(id, BuilderSchool.STARTER_THEN_FINISHER, load, MAY_1, List.of());
     }
 
-    static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew) {
+    public static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew) {
         return brief(demands, builders, nucs, crew, List.of(), List.of(), List.of());
     }
 
-    static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew,
+    public static SeasonBrief brief(List<Demand> demands, List<CellBuilder> builders, int nucs, Crew crew,
             List<RunningBatch> running, List<BatchLock> before, List<BatchLock> locks) {
         return new SeasonBrief(MAY_1, day(120), demands,
                 new Means(BREEDERS, builders, nucs, Means.NucsTaken.NONE, 60, crew), Drones.TAKEN_TO_BE_THERE,
@@ -59,7 +61,7 @@ final class Seasons {
     }
 
     /** A season of so many orders, in a random but repeatable way. */
-    static SeasonBrief random(int orders, int builders, int nucs, long seed) {
+    public static SeasonBrief random(int orders, int builders, int nucs, long seed) {
         Random random = new Random(seed);
         List<Demand> demands = new ArrayList<>();
         for (int number = 1; number <= orders; number++) {
@@ -84,7 +86,7 @@ final class Seasons {
     }
 
     /** Two hundred counted batches of a season's builders and mothers, some good, some poor. */
-    static SeasonBrief withRecords(SeasonBrief brief, long seed) {
+    public static SeasonBrief withRecords(SeasonBrief brief, long seed) {
         Random random = new Random(seed);
         Map<String, Double> builders = new HashMap<>();
         brief.means().builders().forEach(one -> builders.put(one.id(), random.nextGaussian() * 0.5));
@@ -110,18 +112,18 @@ final class Seasons {
         return withRates(brief, new SeasonRates(steps));
     }
 
-    static SeasonBrief withRates(SeasonBrief brief, SeasonRates rates) {
+    public static SeasonBrief withRates(SeasonBrief brief, SeasonRates rates) {
         return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(), brief.drones(),
                 brief.underway(), brief.expected().with(rates));
     }
 
-    static SeasonBrief withDrones(SeasonBrief brief, List<DroneColony> drones, List<DroneMother> droneMothers) {
+    public static SeasonBrief withDrones(SeasonBrief brief, List<DroneColony> drones, List<DroneMother> droneMothers) {
         return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(),
                 new Drones(drones, droneMothers), brief.underway(), brief.expected());
     }
 
     /** Forty batches of one step, half of the one group, half of the other, each with its share. */
-    static SeasonRates twoGroups(LossStep step, Circumstance kind, String good, double high, String poor,
+    public static SeasonRates twoGroups(LossStep step, Circumstance kind, String good, double high, String poor,
             double low) {
         List<StepOdds.Batch> batches = new ArrayList<>();
         for (int number = 0; number < 20; number++) {

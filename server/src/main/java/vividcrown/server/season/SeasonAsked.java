@@ -38,7 +38,6 @@ import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.BreederQueen;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.Crew;
-import vividcrown.core.season.Demand;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.Drones;
@@ -48,6 +47,7 @@ import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
 import vividcrown.core.season.Underway;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.settings.OwnFigure;
 import vividcrown.server.problem.Refusal;
 

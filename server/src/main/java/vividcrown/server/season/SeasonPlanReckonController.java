@@ -11,11 +11,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.season.PlanCheck;
 import vividcrown.core.season.SeasonBrief;
-import vividcrown.core.season.SeasonPlan;
-import vividcrown.core.season.SeasonPlanner;
-import vividcrown.core.season.SolveWatch;
+import vividcrown.core.season.plan.PlanCheck;
+import vividcrown.core.season.plan.SeasonPlan;
+import vividcrown.core.season.plan.SeasonPlanner;
+import vividcrown.core.season.plan.SolveWatch;
 import vividcrown.server.problem.Refusal;
 
 /** A season planned from what is in the request. Open to everybody, keeps nothing. */

@@ -1,0 +1,97 @@
+package vividcrown.core.season.demand;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
+import vividcrown.core.time.DatedSpan;
+
+/**
+ * Demands that fall due together and are served from the same batches: their luck is shared, so together they need less
+ * than each for itself.
+ *
+ * @param demands in the order in which they are served
+ * @param from the first day on which all of them may be had
+ * @param until the last day on which all of them are in time
+ */
+public record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until) {
+
+    /** More would tie too much to one batch's luck. */
+    private static final int MOST_TOGETHER = 60;
+
+    public PromiseGroup {
+        demands = demands.stream().sorted(Comparator.comparingInt(Demand::priority).thenComparing(Demand::until)
+                .thenComparing(Demand::id)).toList();
+    }
+
+    public Product product() {
+        return demands.getFirst().product();
+    }
+
+    public Optional<String> line() {
+        return demands.getFirst().line();
+    }
+
+    public int count() {
+        return demands.stream().mapToInt(Demand::count).sum();
+    }
+
+    public double assurance() {
+        return demands.stream().mapToDouble(Demand::assurance).max().orElseThrow();
+    }
+
+    public boolean wants(String demand) {
+        return demands.stream().anyMatch(one -> one.id().equals(demand));
+    }
+
+    /** Of its demands, as the caller knows them. */
+    public String names() {
+        return demands.stream().map(Demand::id).collect(Collectors.joining(", "));
+    }
+
+    /** 1 first, 3 last. */
+    public int priority() {
+        return demands.stream().mapToInt(Demand::priority).min().orElseThrow();
+    }
+
+    /**
+     * Puts together what is of one kind, one line and one wanted assurance and can be had on the same days.
+     *
+     * @param today what is overdue is due today
+     */
+    public static List<PromiseGroup> of(List<Demand> demands, LocalDate today) {
+        List<PromiseGroup> groups = new ArrayList<>();
+        List<Demand> sorted = demands.stream().sorted(Comparator.comparing(Demand::until).thenComparing(Demand::id))
+                .toList();
+        for (Demand demand : sorted) {
+            int at = 0;
+            while (at < groups.size() && !groups.get(at).takes(demand)) {
+                at++;
+            }
+            if (at < groups.size()) {
+                groups.set(at, groups.get(at).with(demand));
+            } else {
+                LocalDate until = demand.until().isBefore(today) ? today : demand.until();
+                groups.add(new PromiseGroup(List.of(demand), demand.from().isAfter(until) ? until : demand.from(),
+                        until));
+            }
+        }
+        return groups;
+    }
+
+    private boolean takes(Demand demand) {
+        return demand.product() == product() && demand.line().equals(line()) && demand.assurance() == assurance()
+                && count() + demand.count() <= MOST_TOGETHER
+                && DatedSpan.ofClosed(from, until).overlaps(DatedSpan.ofClosed(demand.from(), demand.until()));
+    }
+
+    private PromiseGroup with(Demand demand) {
+        List<Demand> all = new ArrayList<>(demands);
+        all.add(demand);
+        return new PromiseGroup(all, demand.from().isAfter(from) ? demand.from() : from,
+                demand.until().isBefore(until) ? demand.until() : until);
+    }
+}

@@ -1,0 +1,86 @@
+package vividcrown.core.season.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Source;
+import vividcrown.core.season.BreederQueen;
+import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.recipe.Recipe;
+import vividcrown.core.season.recipe.RecipeBook;
+
+/** What a plan makes of each demand, and why. */
+record Promises(RecipeBook book) {
+
+    /** Below this a virgin started is a gamble. */
+    private static final double GAMBLE = 0.8;
+
+    /** By the day promised. */
+    List<Promise> of(Draft draft, List<SeasonPlan.WayOut> waysOut) {
+        Map<String, Double> chances = draft.outcome().chances();
+        List<Promise> promises = new ArrayList<>();
+        for (int index = 0; index < draft.groups().size(); index++) {
+            PromiseGroup group = draft.groups().get(index);
+            Promise.State state = draft.state(index);
+            Optional<Recipe> recipe = draft.solution().choices().get(index);
+            List<Reason> reasons = new ArrayList<>(draft.outcome().of(group).reasons());
+            if (group.demands().size() > 1) {
+                reasons.add(Reason.of(Source.derived("one distribution for all of them"), "plan.together",
+                        group.demands().size(), group.count()));
+            }
+            if (state != Promise.State.HOLDS) {
+                reasons.addAll(whyNot(group, draft.recipes().get(index), waysOut));
+            }
+            int cups = draft.batches().stream().flatMap(batch -> batch.shares().stream())
+                    .filter(share -> group.wants(share.demand())).mapToInt(PlannedBatch.Share::cups).sum();
+            for (Demand demand : group.demands()) {
+                promises.add(new Promise(demand, state, chances.get(demand.id()), recipe.map(Recipe::delivery),
+                        recipe.map(Recipe::daysLate).orElse(0), cups, reasons));
+            }
+        }
+        promises.sort(
+                Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
+        return promises;
+    }
+
+    /** Why it does not hold: no day left, no mother, or what would make it hold. */
+    private List<Reason> whyNot(PromiseGroup group, List<Recipe> all, List<SeasonPlan.WayOut> waysOut) {
+        List<Reason> why = new ArrayList<>();
+        if (!book.lineIsThere(group)) {
+            why.add(Reason.of(Source.derived("the mothers given"), "plan.noLine", group.line().orElse(""),
+                    book.brief().means().breeders().stream().map(BreederQueen::line).distinct().sorted().collect(
+                            Collectors.joining(", "))));
+            return why;
+        }
+        boolean inTime = all.stream().anyMatch(one -> one.daysLate() == 0
+                && one.assurance() >= group.assurance() - 1e-9);
+        LocalDate lastGraft = group.until().minusDays(book.supply().soonest(group.product()));
+        if (!inTime && lastGraft.isAfter(book.brief().until())) {
+            why.add(Reason.of(Source.derived("the last day that is planned"), "plan.beyond", book.brief().until()));
+        } else if (!inTime && lastGraft.isBefore(book.brief().today())) {
+            why.add(Reason.of(Source.derived("the day promised less the days it takes"), "plan.tooLate", lastGraft,
+                    book.brief().today().plusDays(book.supply().soonest(group.product()))));
+        } else if (!inTime) {
+            why.add(Reason.of(Source.derived("every graft day that is left, up to the most cups"), "plan.tooMany",
+                    book.brief().means().builders().stream().mapToInt(CellBuilder::load).sum()));
+        } else {
+            why.add(Reason.of(Source.derived("the plan with one thing more"), "plan.full"));
+        }
+        double weather = book.supply().matingWeather(lastGraft);
+        if (group.product().losses().size() > 3 && weather < GAMBLE) {
+            why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.gamble",
+                    Math.round(weather * 100) + " %"));
+        }
+        waysOut.stream().filter(way -> group.demands().stream().anyMatch(one -> way.helps().contains(one.id())))
+                .forEach(way -> why.add(way.reason()));
+        return why;
+    }
+}

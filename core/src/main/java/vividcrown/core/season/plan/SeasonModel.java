@@ -1,0 +1,416 @@
+package vividcrown.core.season.plan;
+
+import com.google.ortools.sat.BoolVar;
+import com.google.ortools.sat.CpModel;
+import com.google.ortools.sat.CpSolver;
+import com.google.ortools.sat.CpSolverSolutionCallback;
+import com.google.ortools.sat.CpSolverStatus;
+import com.google.ortools.sat.IntVar;
+import com.google.ortools.sat.LinearExpr;
+import com.google.ortools.sat.LinearExprBuilder;
+import com.google.ortools.sat.Literal;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
+import java.util.stream.Collectors;
+import vividcrown.core.season.BatchLock;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.recipe.Recipe;
+import vividcrown.core.season.recipe.WorkTime;
+
+/**
+ * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that
+ * the cups fit, and no day has more nucs, cages, builders or hours in use than there are. Cost: minutes of work, with
+ * penalties for what is late, at risk, unmet or changed.
+ */
+final class SeasonModel {
+
+    private static final int MOST_EXTRA = 400;
+
+    private final SeasonBrief brief;
+    private final List<PromiseGroup> groups;
+    private final List<List<Recipe>> recipes;
+    private final List<BuilderClass> classes;
+    /** Those asked for by name, and none in particular. */
+    private final List<Optional<String>> lines;
+    private final TreeSet<LocalDate> days = new TreeSet<>();
+    private final CpModel model = new CpModel();
+    private final LinearExprBuilder cost = LinearExpr.newBuilder();
+    private final List<List<BoolVar>> chosen = new ArrayList<>();
+    private final List<BoolVar> without = new ArrayList<>();
+    private final Map<LocalDate, IntVar[]> loads = new TreeMap<>();
+    /** By day, builder class and line. */
+    private final Map<LocalDate, IntVar[][]> cups = new TreeMap<>();
+    private final Optional<Relaxation> relaxed;
+    private final Optional<IntVar> extra;
+    private final Solution known;
+
+    static {
+        Solver.load();
+    }
+
+    /**
+     * @param relaxed one thing of which more may be had, at a price
+     * @param known a plan to begin the search with
+     */
+    SeasonModel(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes,
+            Optional<Relaxation> relaxed, Solution known) {
+        this.brief = brief;
+        this.groups = groups;
+        this.recipes = recipes;
+        this.classes = classes;
+        this.relaxed = relaxed;
+        this.known = known;
+        this.lines = linesAsked(groups);
+        recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
+        brief.underway().locks().forEach(lock -> days.add(lock.day()));
+        brief.underway().before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today()))
+                .forEach(days::add);
+        this.extra = relaxed.map(kind -> model.newIntVar(0, kind == Relaxation.BUILDERS ? 8 : MOST_EXTRA, "extra"));
+        recipes();
+        builders();
+        cups();
+        nucsAndCages();
+        hours();
+        keptGrafts();
+        hint();
+        relaxed.ifPresent(kind -> cost.addTerm(extra.orElseThrow(), PlanCost.ofMore(kind)));
+        model.minimize(cost);
+    }
+
+    private void recipes() {
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            List<BoolVar> choice = new ArrayList<>();
+            for (Recipe recipe : recipes.get(index)) {
+                BoolVar take = model.newBoolVar("");
+                cost.addTerm(take, PlanCost.of(recipe, group));
+                choice.add(take);
+            }
+            BoolVar unmet = model.newBoolVar("");
+            cost.addTerm(unmet, PlanCost.ofUnmet(group));
+            List<Literal> all = new ArrayList<>(choice);
+            all.add(unmet);
+            model.addExactlyOne(all);
+            chosen.add(choice);
+            without.add(unmet);
+        }
+    }
+
+    private void hint() {
+        for (int index = 0; index < groups.size(); index++) {
+            boolean found = false;
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                boolean taken = !found
+                        && known.choices().get(index).filter(recipes.get(index).get(option)::isLike).isPresent();
+                found |= taken;
+                model.addHint(chosen.get(index).get(option), taken);
+            }
+            model.addHint(without.get(index), !found);
+        }
+        loads.forEach((day, used) -> {
+            int[] before = known.loads().getOrDefault(day, new int[0]);
+            for (int index = 0; index < used.length; index++) {
+                model.addHint(used[index], index < before.length ? before[index] : 0);
+            }
+        });
+        cups.forEach((day, grafted) -> {
+            int[][] before = known.cups().getOrDefault(day, new int[0][]);
+            for (int index = 0; index < grafted.length; index++) {
+                for (int line = 0; line < lines.size(); line++) {
+                    model.addHint(grafted[index][line], index < before.length ? before[index][line] : 0);
+                }
+            }
+        });
+    }
+
+    private void builders() {
+        for (LocalDate day : days) {
+            IntVar[] used = new IntVar[classes.size()];
+            for (int index = 0; index < classes.size(); index++) {
+                BuilderClass builders = classes.get(index);
+                int most = day.isBefore(builders.readyFrom()) ? 0 : builders.count();
+                used[index] = model.newIntVar(0, extraHere(index) ? 8 : most, "");
+                cost.addTerm(used[index], WorkTime.LOAD);
+            }
+            loads.put(day, used);
+        }
+        for (int index = 0; index < classes.size(); index++) {
+            BuilderClass builders = classes.get(index);
+            for (BuilderRest.Stretch stretch : BuilderRest.of(builders.rhythm()).stretches()) {
+                atMostInStretch(index, stretch);
+            }
+        }
+        for (BatchLock lock : brief.underway().locks()) {
+            model.addEquality(loads.get(lock.day())[classOf(lock.builder())], 1);
+        }
+    }
+
+    /** The last class stands for the builders that one does not have, if more of them may be had. */
+    private boolean extraHere(int index) {
+        return relaxed.filter(kind -> kind == Relaxation.BUILDERS).isPresent() && index == classes.size() - 1;
+    }
+
+    private void atMostInStretch(int index, BuilderRest.Stretch stretch) {
+        BuilderClass builders = classes.get(index);
+        for (LocalDate end : days) {
+            LinearExprBuilder sum = LinearExpr.newBuilder();
+            days.subSet(stretch.begin(end), true, end, true).forEach(day -> sum.add(loads.get(day)[index]));
+            if (extraHere(index)) {
+                sum.addTerm(extra.orElseThrow(), -stretch.loads());
+                model.addLessOrEqual(sum, 0);
+            } else {
+                model.addLessOrEqual(sum, stretch.left(builders.count(), builders.grafts(), end));
+            }
+        }
+    }
+
+    private int classOf(String builder) {
+        for (int index = 0; index < classes.size(); index++) {
+            if (classes.get(index).has(builder)) {
+                return index;
+            }
+        }
+        throw new IllegalArgumentException("no builder " + builder);
+    }
+
+    /** The lines that anybody asks for by name, and none in particular: those cups are of whatever line. */
+    static List<Optional<String>> linesAsked(List<PromiseGroup> groups) {
+        List<Optional<String>> lines = new ArrayList<>(groups.stream().map(PromiseGroup::line)
+                .filter(Optional::isPresent).distinct().sorted(Comparator.comparing(Optional::orElseThrow)).toList());
+        lines.add(Optional.empty());
+        return lines;
+    }
+
+    /**
+     * What is grafted on a day, by builder and by line, gives what the recipes chosen want of it: a cup in a good builder
+     * gives more than a cup of which nothing is known.
+     */
+    private void cups() {
+        for (LocalDate day : days) {
+            IntVar[][] grafted = new IntVar[classes.size()][lines.size()];
+            LinearExprBuilder gives = LinearExpr.newBuilder();
+            for (int index = 0; index < classes.size(); index++) {
+                LinearExprBuilder load = LinearExpr.newBuilder();
+                for (int line = 0; line < lines.size(); line++) {
+                    IntVar here = model.newIntVar(0, (long) classes.get(index).load() * 8, "");
+                    grafted[index][line] = here;
+                    load.add(here);
+                    gives.addTerm(here, classes.get(index).percent());
+                    cost.addTerm(here, WorkTime.GRAFT_A_CUP);
+                }
+                load.addTerm(loads.get(day)[index], -classes.get(index).load());
+                model.addLessOrEqual(load, 0);
+            }
+            cups.put(day, grafted);
+            addWanted(gives, day, Optional.empty(), -100);
+            // cups beyond what is wanted come only from fixed grafts
+            model.addGreaterOrEqual(gives, 0);
+            addWanted(cost, day, Optional.empty(), -WorkTime.GRAFT_A_CUP);
+            for (int line = 0; line < lines.size() - 1; line++) {
+                LinearExprBuilder ofLine = LinearExpr.newBuilder();
+                for (int index = 0; index < classes.size(); index++) {
+                    ofLine.addTerm(grafted[index][line], classes.get(index).percent());
+                }
+                addWanted(ofLine, day, lines.get(line), -100);
+                model.addGreaterOrEqual(ofLine, 0);
+            }
+        }
+        for (BatchLock lock : brief.underway().locks()) {
+            LinearExprBuilder fixed = LinearExpr.newBuilder();
+            IntVar[] there = cups.get(lock.day())[classOf(lock.builder())];
+            Optional<String> asked = lock.line().filter(line -> lines.contains(Optional.of(line)));
+            for (int line = 0; line < lines.size(); line++) {
+                fixed.add(there[line]);
+                if (lock.line().isPresent() && !asked.equals(lines.get(line))) {
+                    model.addEquality(there[line], 0);
+                }
+            }
+            model.addEquality(fixed, lock.cups());
+        }
+    }
+
+    /** Adds, so many times, what the recipes want on that day, of that line or in all. */
+    private void addWanted(LinearExprBuilder sum, LocalDate day, Optional<String> line, int times) {
+        eachGraft((group, take, graft) -> {
+            if (graft.day().equals(day) && (line.isEmpty() || line.equals(group.line()))) {
+                sum.addTerm(take, (long) times * graft.cups());
+            }
+        });
+    }
+
+    @FunctionalInterface
+    private interface OfGraft {
+        void tell(PromiseGroup group, BoolVar take, Recipe.Graft graft);
+    }
+
+    private void eachGraft(OfGraft each) {
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                for (Recipe.Graft graft : recipes.get(index).get(option).grafts()) {
+                    each.tell(groups.get(index), chosen.get(index).get(option), graft);
+                }
+            }
+        }
+    }
+
+    private void nucsAndCages() {
+        NucsAndCages places = new NucsAndCages(brief);
+        Map<NucsAndCages.Place, Map<LocalDate, LinearExprBuilder>> taken = new EnumMap<>(NucsAndCages.Place.class);
+        for (int index = 0; index < groups.size(); index++) {
+            Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(groups.get(index).product());
+            for (int option = 0; place.isPresent() && option < recipes.get(index).size(); option++) {
+                Recipe recipe = recipes.get(index).get(option);
+                BoolVar take = chosen.get(index).get(option);
+                Map<LocalDate, LinearExprBuilder> used = taken.computeIfAbsent(place.get(), _ -> new TreeMap<>());
+                recipe.grafts().forEach(graft -> places.days(graft.day(), recipe.delivery())
+                        .forEach(day -> used.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
+                                .addTerm(take, graft.placed())));
+            }
+        }
+        taken.forEach((place, byDay) -> byDay.forEach((day, used) -> atMost(used, places.most(place, day),
+                switch (place) {
+                    case NUC -> Relaxation.NUCS;
+                    case CAGE -> Relaxation.CAGES;
+                }, 1)));
+    }
+
+    private void hours() {
+        Hours hours = new Hours(brief);
+        Map<LocalDate, LinearExprBuilder> minutes = new TreeMap<>();
+        loads.forEach((day, used) -> {
+            for (IntVar one : used) {
+                add(minutes, one, hours.load(day));
+            }
+        });
+        eachGraft((group, take, graft) -> {
+            add(minutes, take, hours.grafting(graft.day(), graft.cups()));
+            hours.placing(graft.day(), group.product(), graft.placed()).ifPresent(work -> add(minutes, take, work));
+        });
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                add(minutes, chosen.get(index).get(option),
+                        hours.delivering(recipes.get(index).get(option).delivery(), groups.get(index).count()));
+            }
+        }
+        minutes.forEach((_, used) -> atMost(used, hours.most(), Relaxation.HOURS, 60));
+    }
+
+    private static void add(Map<LocalDate, LinearExprBuilder> minutes, IntVar times, Hours.Work work) {
+        minutes.computeIfAbsent(work.day(), _ -> LinearExpr.newBuilder()).addTerm(times, Math.round(work.minutes()));
+    }
+
+    private void atMost(LinearExprBuilder used, int most, Relaxation kind, int unit) {
+        if (relaxed.filter(one -> one == kind).isPresent()) {
+            used.addTerm(extra.orElseThrow(), -unit);
+        }
+        model.addLessOrEqual(used, most);
+    }
+
+    /** Each graft of the plan before that is not made any more costs as if it were work. */
+    private void keptGrafts() {
+        Map<LocalDate, Map<Integer, Integer>> before = new HashMap<>();
+        brief.underway().before().stream().filter(one -> loads.containsKey(one.day()))
+                .filter(one -> classes.stream().anyMatch(builders -> builders.has(one.builder())))
+                .forEach(one -> before.computeIfAbsent(one.day(), _ -> new HashMap<>())
+                        .merge(classOf(one.builder()), 1, Integer::sum));
+        before.forEach((day, byClass) -> byClass.forEach((index, count) -> {
+            IntVar missing = model.newIntVar(0, count, "");
+            model.addGreaterOrEqual(LinearExpr.newBuilder().add(missing).add(loads.get(day)[index]), count);
+            cost.addTerm(missing, PlanCost.CHANGED_GRAFT);
+        }));
+    }
+
+    // --- solving -----------------------------------------------------------------------------------------------------
+
+    /**
+     * @param choices the recipe of each group, empty where it is unmet
+     * @param loads by day and class: how many builders are loaded
+     * @param cups by day, class of builders and line asked for
+     * @param extra of what was relaxed
+     */
+    record Solution(List<Optional<Recipe>> choices, Map<LocalDate, int[]> loads, Map<LocalDate, int[][]> cups,
+            int extra, double cost, double bound, boolean proven, double seconds) {
+    }
+
+    /** @return empty if the locks cannot be kept together with builders and hours */
+    Optional<Solution> solve(double mostSeconds, SolveWatch watch) {
+        CpSolver solver = new CpSolver();
+        solver.getParameters().setMaxTimeInSeconds(mostSeconds)
+                .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 4, 8)).setRandomSeed(1)
+                .setRelativeGapLimit(0.0001);
+        CpSolverSolutionCallback callback = new CpSolverSolutionCallback() {
+            private int plans;
+
+            @Override
+            public void onSolutionCallback() {
+                watch.found(++plans, objectiveValue(), bestObjectiveBound(), wallTime());
+            }
+        };
+        CpSolverStatus status;
+        try (ScheduledExecutorService looker = Executors.newScheduledThreadPool(2)) {
+            looker.scheduleAtFixedRate(() -> {
+                if (watch.isStopped()) {
+                    solver.stopSearch();
+                }
+            }, 100, 200, TimeUnit.MILLISECONDS);
+            // on a thread of its own: a virtual one would hold its carrier through the whole search and while it tells
+            status = CompletableFuture.supplyAsync(() -> solver.solve(model, callback), looker).join();
+            looker.shutdownNow();
+        }
+        return switch (status) {
+            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL));
+            case INFEASIBLE -> Optional.empty();
+            // too little time even to take up the plan that it began with: that one stands
+            case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(new Solution(known.choices(), known.loads(),
+                    known.cups(), 0, known.cost(), 0, false, solver.wallTime()));
+        };
+    }
+
+    private Solution read(CpSolver solver, boolean proven) {
+        List<Optional<Recipe>> choices = new ArrayList<>();
+        for (int index = 0; index < groups.size(); index++) {
+            Optional<Recipe> choice = Optional.empty();
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                if (solver.booleanValue(chosen.get(index).get(option))) {
+                    choice = Optional.of(recipes.get(index).get(option));
+                }
+            }
+            choices.add(choice);
+        }
+        Map<LocalDate, int[]> used = new TreeMap<>();
+        Map<LocalDate, int[][]> grafted = new TreeMap<>();
+        for (LocalDate day : days) {
+            int[] perClass = new int[classes.size()];
+            int[][] perLine = new int[classes.size()][lines.size()];
+            for (int index = 0; index < classes.size(); index++) {
+                perClass[index] = (int) solver.value(loads.get(day)[index]);
+                for (int line = 0; line < lines.size(); line++) {
+                    perLine[index][line] = (int) solver.value(cups.get(day)[index][line]);
+                }
+            }
+            used.put(day, perClass);
+            grafted.put(day, perLine);
+        }
+        return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
+                solver.objectiveValue(), Math.max(0, solver.bestObjectiveBound()), proven, solver.wallTime());
+    }
+
+    /** Builders that stand for themselves because a graft in them is fixed. */
+    static Set<String> alone(SeasonBrief brief) {
+        return brief.underway().locks().stream().map(BatchLock::builder).collect(Collectors.toSet());
+    }
+}

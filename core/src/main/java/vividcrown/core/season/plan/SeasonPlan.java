@@ -1,0 +1,67 @@
+package vividcrown.core.season.plan;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.season.PlannedBatch;
+
+/**
+ * A season's calendar, and how far it holds.
+ *
+ * @param batches the grafts, by day
+ * @param promises one for each demand, in the order of the days promised
+ * @param changes against the plan before
+ * @param waysOut what would help those that are not met, the cheapest first; empty if all hold
+ * @param hours work that the plan takes
+ * @param droneStarts colonies to be given drone comb, the earliest first
+ * @param search how it was found
+ */
+public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, List<Change> changes,
+        List<WayOut> waysOut, double hours, List<DroneStart> droneStarts, Search search) {
+
+    public SeasonPlan {
+        batches = List.copyOf(batches);
+        promises = List.copyOf(promises);
+        changes = List.copyOf(changes);
+        waysOut = List.copyOf(waysOut);
+        droneStarts = List.copyOf(droneStarts);
+    }
+
+    /**
+     * @param proven no plan is better
+     * @param cost minutes of work with penalties
+     * @param bound no plan costs less
+     * @param firstSeconds until the first plan
+     */
+    public record Search(boolean proven, double cost, double bound, double firstSeconds, double seconds) {
+
+        /** How far it may be from the best, 0 if proven. */
+        public double gap() {
+            return proven || cost <= 0 ? 0 : Math.max(0, (cost - bound) / cost);
+        }
+    }
+
+    /** @param kind what became of a graft of the plan before */
+    public record Change(Kind kind, LocalDate day, String builder, int cups, Optional<Integer> before) {
+        /** Against the plan before. */
+        public enum Kind {
+            ADDED, DROPPED, RESIZED
+        }
+    }
+
+    /**
+     * @param helps the demands that hold with it and do not without
+     * @param amount how many nucs, builders, hours a day or places; days later; percent sure; 0 for days off
+     */
+    public record WayOut(Relaxation kind, int amount, List<String> helps, Sentence text, Reason reason) {
+        public WayOut {
+            helps = List.copyOf(helps);
+        }
+    }
+
+    public boolean holds() {
+        return promises.stream().allMatch(one -> one.state() == Promise.State.HOLDS);
+    }
+}

@@ -1,0 +1,224 @@
+package vividcrown.core.season.supply;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import vividcrown.core.assumptions.Figure;
+import vividcrown.core.demand.Product;
+import vividcrown.core.mating.MatingChance;
+import vividcrown.core.mating.MatingWeather;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
+import vividcrown.core.odds.LateOdds;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Backward;
+import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.time.DaySpan;
+
+/**
+ * What a graft of one day gives by another: its losses, with what surrounds it, the weather of its mating days and the
+ * time its queens have had.
+ */
+public final class Supply {
+
+    private static final double HARDLY_ANY = 0.002;
+
+    private final SeasonBrief brief;
+    private final MatingChance weather;
+    private final LateOdds late;
+    private final int emergence;
+    private final int flatBrood;
+    private final Map<LocalDate, Map<MatingWeather, Double>> weatherOf = new HashMap<>();
+    private final Map<Placed, Rate> rates = new HashMap<>();
+    private final Map<Asked, Yield> yields = new HashMap<>();
+    private final Map<Begun, Yield> beforeLast = new HashMap<>();
+
+    private record Placed(LossStep step, LocalDate graft, Around around) {
+    }
+
+    private record Begun(LocalDate graft, int cups, int steps) {
+    }
+
+    private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups) {
+    }
+
+    /** So many cups of a day with the same things around them. */
+    record Part(int cups, Around around) {
+    }
+
+    public Supply(SeasonBrief brief) {
+        this.brief = brief;
+        this.weather = new MatingChance(brief.expected().climate());
+        this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
+        this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions())
+                .likelyDay();
+        this.flatBrood = brief.expected().assumptions()
+                .span(Figure.FLAT_SEALED_BROOD).likelyDay();
+    }
+
+    /** Days from the graft to the first day on which it can be had. */
+    public int soonest(Product product) {
+        DaySpan length = Backward.fromGraft(product, brief.expected().how(), brief.expected().assumptions());
+        return switch (product) {
+            case RIPE_CELLS -> length.likelyDay();
+            case VIRGINS -> length.latestDay();
+            case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> length.earliestDay();
+        };
+    }
+
+    /** Days from the graft to the last day on which it is still good to hand over. */
+    public int longest(Product product) {
+        return switch (product) {
+            case RIPE_CELLS -> soonest(product);
+            case VIRGINS -> soonest(product) + 4;
+            case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> soonest(product) + 21;
+        };
+    }
+
+    /** Chance that virgins of this graft find the weather to mate, 0–1. */
+    public double matingWeather(LocalDate graft) {
+        return 1 - weatherOf(graft).get(MatingWeather.NONE);
+    }
+
+    private Map<MatingWeather, Double> weatherOf(LocalDate graft) {
+        return weatherOf.computeIfAbsent(graft, day -> weather.weather(day.plusDays(emergence)));
+    }
+
+    /** Nothing known of a graft to come but who makes it. */
+    public Around usual() {
+        return Around.NOTHING_KNOWN.with(Circumstance.PERSON, brief.means().crew().grafter());
+    }
+
+    /** Belief about one step of a graft, without the time its queens have. */
+    public Rate rate(LossStep step, LocalDate graft, Around around) {
+        return rates.computeIfAbsent(new Placed(step, graft, around), _ -> {
+            Around known = around.with(Circumstance.MONTH, graft.getMonth().name());
+            return step == LossStep.MATING ? mating(graft, known) : brief.expected().rates().at(step, known);
+        });
+    }
+
+    /** In each kind of weather it has its own belief; together they are a Beta with the same mean and variance. */
+    private Rate mating(LocalDate graft, Around around) {
+        double mean = 0;
+        double square = 0;
+        for (Map.Entry<MatingWeather, Double> kind : weatherOf(graft).entrySet()) {
+            if (kind.getKey() != MatingWeather.NONE) {
+                Rate rate = brief.expected().rates().at(LossStep.MATING,
+                        around.with(Circumstance.WEATHER, kind.getKey().name()));
+                mean += kind.getValue() * rate.mean();
+                square += kind.getValue() * (rate.variance() + rate.mean() * rate.mean());
+            }
+        }
+        double inside = Math.clamp(mean, HARDLY_ANY, 1 - HARDLY_ANY);
+        return Rate.ofMeanAndVariance(inside, Math.max(square - mean * mean, inside * (1 - inside) * HARDLY_ANY));
+    }
+
+    /** Beliefs about its losses, those that are passed left out. */
+    public List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed,
+            Around around) {
+        List<Rate> steps = new ArrayList<>();
+        for (LossStep step : product.losses()) {
+            if (!passed.contains(step)) {
+                Rate rate = rate(step, graft, around);
+                steps.add(step == LossStep.MATING ? scaled(rate, layingBy(product, graft, delivery)) : rate);
+            }
+        }
+        return steps;
+    }
+
+    /** Of those that will lay, the share that does by the day they are handed over. */
+    private double layingBy(Product product, LocalDate graft, LocalDate delivery) {
+        long days = ChronoUnit.DAYS.between(graft, delivery) - emergence
+                - (product == Product.JUDGED_QUEENS ? flatBrood : 0);
+        return late.layingBy(days);
+    }
+
+    private static Rate scaled(Rate rate, double factor) {
+        double weight = rate.successes() + rate.failures();
+        double mean = Math.clamp(rate.mean() * factor, HARDLY_ANY, 1 - HARDLY_ANY);
+        return Rate.of(mean * weight, (1 - mean) * weight);
+    }
+
+    /** Of a graft of which nothing is known but its day. */
+    public Yield yield(Product product, LocalDate graft, LocalDate delivery, int cups) {
+        return yields.computeIfAbsent(new Asked(product, graft, delivery, cups), _ -> {
+            List<Rate> steps = steps(product, graft, delivery, List.of(), usual());
+            // up to the virgin it is the same for every day of delivery
+            Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1),
+                    _ -> Yield.ofBatch(cups, steps.subList(0, steps.size() - 1)));
+            return early.through(steps.getLast());
+        });
+    }
+
+    /** Of all that is grafted on one day: the parts share the day's luck, each with its own chances. */
+    public Yield yield(Product product, LocalDate graft, LocalDate delivery, List<Part> parts) {
+        int cups = parts.stream().mapToInt(Part::cups).sum();
+        List<List<Rate>> each = parts.stream()
+                .map(part -> steps(product, graft, delivery, List.of(), part.around())).toList();
+        List<Rate> steps = new ArrayList<>();
+        for (int step = 0; step < product.losses().size() && cups > 0; step++) {
+            double mean = 0;
+            double weight = 0;
+            for (int part = 0; part < each.size(); part++) {
+                Rate rate = each.get(part).get(step);
+                double share = (double) parts.get(part).cups() / cups;
+                mean += share * rate.mean();
+                weight += share * (rate.successes() + rate.failures());
+            }
+            steps.add(Rate.of(mean * weight, (1 - mean) * weight));
+        }
+        return Yield.ofBatch(cups, steps);
+    }
+
+    /** How many virgins a cup gives against one of which nothing is known, in steps of 5 %. */
+    public int percent(Around around) {
+        double ratio = 1;
+        for (LossStep step : List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)) {
+            ratio *= rate(step, brief.today(), around).mean() / rate(step, brief.today(), usual()).mean();
+        }
+        return (int) Math.clamp(Math.round(ratio * 20) * 5, 20, 300);
+    }
+
+    /** Share of so many cups that comes through to that delivery, on average. */
+    public double through(Product product, LocalDate graft, LocalDate delivery) {
+        return steps(product, graft, delivery, List.of(), usual()).stream().mapToDouble(Rate::mean).reduce(1,
+                (one, two) -> one * two);
+    }
+
+    /** Cells that are ripe and sound out of so many cups, on average, rounded up. */
+    public int ripe(LocalDate graft, int cups) {
+        return (int) Math.ceil(ripeOnAverage(graft, cups, usual()) - 1e-9);
+    }
+
+    public double ripeOnAverage(LocalDate graft, int cups, Around around) {
+        return cups * rate(LossStep.TAKE, graft, around).mean() * rate(LossStep.SOUND, graft, around).mean();
+    }
+
+    /**
+     * The day in the group's time on which what is running can be handed over, the latest that is; empty if there is none.
+     * Ripe cells go on the day they are ripe, virgins within days, queens keep for long.
+     */
+    Optional<LocalDate> handOver(RunningBatch batch, PromiseGroup group) {
+        Product product = group.product();
+        if (batch.passed().size() > product.losses().size()) {
+            return Optional.empty();
+        }
+        LocalDate soonest = batch.graftDay().plusDays(soonest(product));
+        boolean keeps = SupplyKind.of(product) == SupplyKind.QUEENS;
+        LocalDate latest = keeps ? group.until() : batch.graftDay().plusDays(longest(product));
+        LocalDate day = latest.isBefore(group.until()) ? latest : group.until();
+        return day.isBefore(soonest) || day.isBefore(group.from()) ? Optional.empty() : Optional.of(day);
+    }
+
+    Yield ofRunning(RunningBatch batch, int alive, Product product, LocalDate delivery) {
+        return Yield.ofBatch(alive, steps(product, batch.graftDay(), delivery, batch.passed(), batch.around()));
+    }
+}

@@ -1,0 +1,119 @@
+package vividcrown.core.season.supply;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import org.assertj.core.data.Offset;
+import org.hipparchus.distribution.continuous.BetaDistribution;
+import org.hipparchus.distribution.discrete.BinomialDistribution;
+import org.hipparchus.random.Well19937c;
+import org.junit.jupiter.api.Test;
+import vividcrown.core.demand.Product;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+
+class YieldTest {
+
+    private static final Offset<Double> EXACT = Offset.offset(1e-9);
+
+    /** Known shares: a belief of enormous weight is a binomial. Reference: Hipparchus' own binomial distribution. */
+    @Test
+    void with_shares_known_for_certain_it_is_a_binomial() {
+        double weight = 1e8;
+        Yield yield = Yield.ofBatch(45, List.of(Rate.of(0.85 * weight, 0.15 * weight)));
+        BinomialDistribution binomial = new BinomialDistribution(45, 0.85);
+        for (int finished = 0; finished <= 45; finished++) {
+            assertThat(yield.chances()[finished]).isCloseTo(binomial.probability(finished), Offset.offset(1e-3));
+        }
+        Yield chained = Yield.ofBatch(45,
+                List.of(Rate.of(0.8 * weight, 0.2 * weight), Rate.of(0.5 * weight, 0.5 * weight)));
+        assertThat(chained.mean()).isCloseTo(45 * 0.4, Offset.offset(1e-3));
+    }
+
+    /** Uniform belief: every number is equally likely (Laplace's rule of succession). */
+    @Test
+    void with_nothing_known_every_number_is_alike() {
+        Yield yield = Yield.ofBatch(10, List.of(Rate.of(1, 1)));
+        assertThat(yield.chances()).hasSize(11);
+        for (double chance : yield.chances()) {
+            assertThat(chance).isCloseTo(1.0 / 11, EXACT);
+        }
+    }
+
+    @Test
+    void chances_make_one_and_the_mean_is_the_product_of_the_means() {
+        List<Rate> steps = Product.MATED_QUEENS.losses().stream().map(LossStep::prior).toList();
+        Yield yield = Yield.ofBatches(90, 2, steps);
+        assertThat(yield.atLeast(0)).isCloseTo(1, EXACT);
+        double share = steps.stream().mapToDouble(Rate::mean).reduce(1, (a, b) -> a * b);
+        assertThat(yield.mean()).isCloseTo(90 * share, Offset.offset(1e-6));
+    }
+
+    /** Monte Carlo: 20,000 seasons drawn step by step. */
+    @Test
+    void it_agrees_with_drawn_seasons() {
+        List<Rate> steps = List.of(LossStep.TAKE.prior(), LossStep.MATING.prior());
+        Well19937c generator = new Well19937c(46);
+        Random random = new Random(46);
+        int seasons = 20_000;
+        int met = 0;
+        for (int season = 0; season < seasons; season++) {
+            int left = 30;
+            for (Rate step : steps) {
+                double share = new BetaDistribution(step.successes(), step.failures())
+                        .inverseCumulativeProbability(generator.nextDouble());
+                int passed = 0;
+                for (int one = 0; one < left; one++) {
+                    passed += random.nextDouble() < share ? 1 : 0;
+                }
+                left = passed;
+            }
+            met += left >= 18 ? 1 : 0;
+        }
+        assertThat(Yield.ofBatch(30, steps).atLeast(18)).isCloseTo((double) met / seasons, Offset.offset(0.015));
+    }
+
+    @Test
+    void the_smallest_number_does_and_one_less_does_not() {
+        GraftsNeeded needed = GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.9, 3, Map.of());
+        int grafts = needed.grafts().orElseThrow();
+        List<Rate> steps = Product.MATED_QUEENS.losses().stream().map(LossStep::prior).toList();
+        assertThat(Yield.ofBatches(grafts, 3, steps).atLeast(40)).isGreaterThanOrEqualTo(0.9);
+        assertThat(Yield.ofBatches(grafts - 1, 3, steps).atLeast(40)).isLessThan(0.9);
+        // 40 ÷ (0.85 × 0.925 × 0.925 × 0.775) = 71 on average; certainty costs more
+        assertThat(grafts).isBetween(75, 140);
+    }
+
+    @Test
+    void several_days_are_safer_than_one() {
+        int oneDay = GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.95, 1, Map.of()).grafts().orElseThrow();
+        int fourDays = GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.95, 4, Map.of()).grafts().orElseThrow();
+        assertThat(fourDays).isLessThan(oneDay);
+    }
+
+    @Test
+    void own_counts_narrow_it_and_the_weakest_step_is_named() {
+        Map<LossStep, Rate> own = Map.of(LossStep.TAKE, LossStep.TAKE.prior().updatedBy(900, 1000),
+                LossStep.SOUND, LossStep.SOUND.prior().updatedBy(940, 1000),
+                LossStep.EMERGENCE, LossStep.EMERGENCE.prior().updatedBy(930, 1000),
+                LossStep.MATING, LossStep.MATING.prior().updatedBy(700, 1000));
+        GraftsNeeded needed = GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.9, 1, own);
+        assertThat(needed.grafts().orElseThrow())
+                .isLessThan(GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.9, 1, Map.of()).grafts().orElseThrow());
+        assertThat(needed.steps().getFirst().step()).isEqualTo(LossStep.MATING);
+        assertThat(needed.steps().getFirst().grafts().orElseThrow()).isLessThanOrEqualTo(needed.grafts().get());
+    }
+
+    @Test
+    void what_cannot_be_reached_says_so_and_bad_input_what_to_change() {
+        Map<LossStep, Rate> hopeless = Map.of(LossStep.MATING, Rate.of(0.01, 100));
+        assertThat(GraftsNeeded.forDemand(Product.MATED_QUEENS, 40, 0.9, 1, hopeless).grafts()).isEmpty();
+        assertThatThrownBy(() -> GraftsNeeded.forDemand(Product.VIRGINS, 0, 0.9, 1, Map.of()))
+                .hasMessageContaining("between 1 and 1200");
+        assertThatThrownBy(() -> GraftsNeeded.forDemand(Product.VIRGINS, 5, 1.0, 1, Map.of()))
+                .hasMessageContaining("assurance");
+    }
+}
