@@ -12,7 +12,7 @@ const TOP = 22
 export function LoadsChart({ season }: { season: SeasonPage }) {
   const { t } = useTranslation()
   const { builders, today } = season
-  const ends = builders.flatMap((one) => one.loads.map((load) => addDays(load.graft, 11)))
+  const ends = builders.flatMap((one) => one.loads.map((load) => load.ripe))
   const last = ends.toSorted().at(-1)
   if (!last) return null
   const x = dayScale(today, last > addDays(today, 28) ? last : addDays(today, 28), WIDTH - LEFT)
@@ -67,8 +67,8 @@ export function LoadsChart({ season }: { season: SeasonPage }) {
             <line x1={LEFT} x2={WIDTH} y1={y + ROW - 2} y2={y + ROW - 2} stroke="var(--rule)" />
             {one.loads.map((load) => {
               const from = LEFT + startOf(x, load.graft)
-              const to = LEFT + startOf(x, addDays(load.graft, 10))
-              const sealed = LEFT + startOf(x, addDays(load.graft, 5))
+              const to = LEFT + startOf(x, load.ripe)
+              const sealed = LEFT + startOf(x, load.sealed)
               return (
                 <g key={load.graft}>
                   <line

@@ -282,6 +282,7 @@ function Readings({ page }: { page: ColonyPage }) {
   const { record } = useRecord()
   const words = (reading: ReadingNotes) =>
     [
+      ...(reading.looked ? [t(`read.looked.${reading.looked}`)] : []),
       ...reading.seen.map((sign) => t(`sign.${sign}`)),
       ...(covered(reading) === undefined ? [] : [t('read.covered', { count: covered(reading) })]),
       ...(reading.pollenColours === undefined

@@ -15,7 +15,7 @@ import { colonyQuery, previewQuery } from './queries'
 import {
   BOX_SIGNS,
   EMPTY,
-  everyFrameLookedAt,
+  everyFrame,
   isEmpty,
   MORE_SIGNS,
   sameAs,
@@ -106,7 +106,7 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
         return
       if (event.key === 'z') undo()
       else if (event.key === 's' && last) change(sameAs(last.reading))
-      else if (event.key === 'e') change(everyFrameLookedAt(draft))
+      else if (event.key === 'e') change(everyFrame(draft))
       else return
       event.preventDefault()
     }
@@ -175,7 +175,8 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
             <button
               className="act"
               aria-keyshortcuts="e"
-              onClick={() => change(everyFrameLookedAt(draft))}
+              aria-pressed={draft.looked === 'EVERY_FRAME'}
+              onClick={() => change(everyFrame(draft))}
             >
               {t('read.everyFrame')}
             </button>

@@ -3,7 +3,7 @@ import {
   addedCell,
   closesTheHive,
   EMPTY,
-  everyFrameLookedAt,
+  everyFrame,
   isEmpty,
   sameAs,
   seamsIn,
@@ -55,15 +55,15 @@ describe('cells', () => {
 })
 
 describe('every frame looked at', () => {
-  it('makes absent only what was not seen, on the box or on any side', () => {
-    const draft = tappedOnSide(tapped(EMPTY, 'SEALED_WORKER'), at(4, 'NEAR'), 'EGGS_SINGLE')
-    const whole = everyFrameLookedAt(draft)
-    expect(whole.absent).toEqual(['LARVAE', 'SEALED_DRONE_SCATTERED', 'QUEEN_CELLS'])
+  it('is said by one tap and taken back by another', () => {
+    const whole = everyFrame(tapped(EMPTY, 'SEALED_WORKER'))
+    expect(whole.looked).toBe('EVERY_FRAME')
+    expect(whole.absent).toEqual([])
+    expect(everyFrame(whole).looked).toBeUndefined()
   })
 
-  it('does not deny living cells, and does deny them beside empty ones', () => {
-    expect(everyFrameLookedAt(addedCell(EMPTY, 'RIPE', 'FACE')).absent).not.toContain('QUEEN_CELLS')
-    expect(everyFrameLookedAt(addedCell(EMPTY, 'EMERGED', 'FACE')).absent).toContain('QUEEN_CELLS')
+  it('is of its day: the same as last time does not say it again', () => {
+    expect(sameAs(everyFrame(tapped(EMPTY, 'EGGS'))).looked).toBeUndefined()
   })
 })
 

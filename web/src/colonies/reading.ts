@@ -75,26 +75,11 @@ export function addedCell(
   return { ...draft, cells, absent: draft.absent.filter((one) => one !== 'QUEEN_CELLS') }
 }
 
-/** What a keeper who went through every frame would have seen: what is not tapped was not there. */
-const SEEN_IF_THERE: Sign[] = ['EGGS', 'LARVAE', 'SEALED_WORKER', 'SEALED_DRONE_SCATTERED']
-
-const UNDER: Partial<Record<Sign, Sign[]>> = {
-  EGGS: ['EGGS_SINGLE', 'EGGS_SEVERAL', 'EGGS_ON_WALLS', 'EGGS_STANDING', 'EGGS_LYING'],
-  LARVAE: ['YOUNG_LARVAE', 'OLD_LARVAE'],
-  SEALED_WORKER: ['SEALED_WORKER_SOLID', 'SEALED_WORKER_SPOTTY'],
-}
-
-export function everyFrameLookedAt(draft: Draft): Draft {
-  const all = new Set<Sign>([...draft.seen, ...draft.sides.flatMap((side) => side.signs)])
-  const missing = SEEN_IF_THERE.filter(
-    (sign) => !all.has(sign) && !(UNDER[sign] ?? []).some((one) => all.has(one)),
-  )
-  const living = draft.cells.some(
-    (one) => !['CUP_EMPTY', 'EMERGED', 'TORN_SIDE', 'TORN_DOWN'].includes(one.look),
-  )
-  if (!living && !all.has('QUEEN_CELLS')) missing.push('QUEEN_CELLS')
-  return { ...draft, absent: [...new Set([...draft.absent, ...missing])] }
-}
+/** Every frame was looked at, or not: what was not noted was then not there, by core's rule. */
+export const everyFrame = (draft: Draft): Draft => ({
+  ...draft,
+  looked: draft.looked === 'EVERY_FRAME' ? undefined : 'EVERY_FRAME',
+})
 
 /** Weather in which an open hive is closed again. */
 export const closesTheHive = (weather: Draft['weather']): boolean =>

@@ -12,6 +12,7 @@ import vividcrown.core.journal.Faults;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CellsSeen;
 import vividcrown.core.reading.CombPlace;
+import vividcrown.core.reading.Looked;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
@@ -29,16 +30,17 @@ import vividcrown.core.reading.Sign;
  * @param pollenColours how many colours of pollen, 0–12
  * @param lift how heavy the hive felt
  * @param weather what the weather was; temper and flight are read beside it
+ * @param looked how far it was looked, if that was said
  */
 public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, List<Side> sides, List<BoxNotes> boxes,
         Optional<Double> framesOfBees, Optional<Integer> temper, Optional<Integer> pollenColours, Optional<Lift> lift,
-        Optional<WeatherSeen> weather) {
+        Optional<WeatherSeen> weather, Optional<Looked> looked) {
 
     private static final int MOST_BOXES = 8;
 
     /** Nothing noted yet. */
     public static final ReadingNotes NOTHING = new ReadingNotes(Set.of(), Set.of(), List.of(), List.of(), List.of(),
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     public ReadingNotes {
         seen = inOrder(seen);
@@ -110,7 +112,8 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
 
     /** The reading that core argues from: the signs of the whole, of each box and of every side together. */
     public Reading on(LocalDate day) {
-        return reading(day, seen, absent, cells, sides, boxes);
+        Reading noted = reading(day, seen, absent, cells, sides, boxes);
+        return looked.map(_ -> noted.everyFrameLookedAt()).orElse(noted);
     }
 
     /** Nothing was noted at all. */

@@ -46,6 +46,29 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         return new Reading(day, seen, all, cells);
     }
 
+    /**
+     * The same reading when every frame was looked at: eggs, larvae, sealed brood and queen cells that were not noted were
+     * not there. Where brood was noted only in general, nothing is said of its kinds.
+     */
+    public Reading everyFrameLookedAt() {
+        EnumSet<Sign> missing = EnumSet.noneOf(Sign.class);
+        boolean broodOfSomeKind = saw(Sign.BROOD) && !saw(Sign.OPEN_BROOD) && !saw(Sign.SEALED_BROOD);
+        boolean openOfSomeKind = saw(Sign.OPEN_BROOD) && !saw(Sign.EGGS) && !saw(Sign.LARVAE);
+        boolean sealedOfSomeKind = saw(Sign.SEALED_BROOD) && !saw(Sign.SEALED_WORKER) && !saw(Sign.SEALED_DRONE);
+        if (!broodOfSomeKind && !openOfSomeKind) {
+            missing.addAll(List.of(Sign.EGGS, Sign.LARVAE));
+        }
+        if (!broodOfSomeKind && !sealedOfSomeKind) {
+            missing.add(Sign.SEALED_WORKER);
+            if (!saw(Sign.SEALED_DRONE)) {
+                missing.add(Sign.SEALED_DRONE_SCATTERED);
+            }
+        }
+        missing.add(Sign.QUEEN_CELLS);
+        missing.removeAll(seen);
+        return without(missing.toArray(Sign[]::new));
+    }
+
     /** The same reading with these cells. */
     public Reading with(CellLook look, CombPlace place, int count) {
         List<CellsSeen> all = new java.util.ArrayList<>(cells);

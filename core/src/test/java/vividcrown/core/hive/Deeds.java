@@ -52,13 +52,14 @@ final class Deeds {
                 List.of(new ReadingNotes.Side(1, slot, FrameSide.NEAR, List.of(near)),
                         new ReadingNotes.Side(1, slot, FrameSide.FAR, List.of(far))),
                 List.of(), ReadingNotes.NOTHING.framesOfBees(), ReadingNotes.NOTHING.temper(),
-                ReadingNotes.NOTHING.pollenColours(), ReadingNotes.NOTHING.lift(), ReadingNotes.NOTHING.weather()));
+                ReadingNotes.NOTHING.pollenColours(), ReadingNotes.NOTHING.lift(), ReadingNotes.NOTHING.weather(),
+                ReadingNotes.NOTHING.looked()));
     }
 
     static HiveDeed.Read saw(UUID hive, Sign... signs) {
         ReadingNotes none = ReadingNotes.NOTHING;
         return new HiveDeed.Read(hive, new ReadingNotes(Set.of(signs), Set.of(), List.of(), List.of(), List.of(),
-                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather()));
+                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather(), none.looked()));
     }
 
     /** @param day after 1 May */

@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,7 +29,6 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.Promise;
-import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.sheet.BuilderSheet;
 import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
@@ -109,34 +109,31 @@ class SeasonController {
         List<PlannedLine> lines = lines(made);
         List<PlannedBatch> batches = lines.stream().map(line -> line.batch().batch()).toList();
         PlanCheck check = PlanCheck.of(brief, batches);
-        List<Promise> promises = new ArrayList<>();
         List<Standing> standings = new ArrayList<>();
         Map<String, QueenOrder> orders = new HashMap<>();
         made.open().forEach(order -> orders.put(order.code(), order));
         for (Demand demand : brief.demands()) {
             double chance = check.chances().get(demand.id());
-            Promise.State state = Promise.holds(chance, demand.assurance())
-                    ? Promise.State.HOLDS
-                    : chance >= 0.05 ? Promise.State.AT_RISK : Promise.State.UNMET;
             QueenOrder order = orders.get(demand.id());
             standings.add(
                     new Standing(order.id(), demand.id(), order.terms().customer(), order.terms().ownNeed(),
                             demand.product(),
                             demand.count(), demand.from(), demand.until(), demand.line().orElse(null),
                             demand.priority(),
-                            demand.assurance(), chance, state, ReasonView.of(check.reasons().get(demand.id()))));
-            promises.add(new Promise(demand, state, chance, Optional.of(demand.until()), 0, 0, List.of()));
+                            demand.assurance(), chance, Promise.standing(chance, demand.assurance()),
+                            ReasonView.of(check.reasons().get(demand.id()))));
         }
-        SeasonPlan asPlan = new SeasonPlan(batches, promises, List.of(), List.of(), 0, briefs.droneStartsMeant(brief),
-                new SeasonPlan.Search(false, 0, 0, 0, 0));
+        Map<Demand, LocalDate> deliveries = brief.demands().stream()
+                .collect(Collectors.toMap(demand -> demand, Demand::until));
         return new SeasonPage(brief.today(), brief.until(), standings, lines,
                 check.breaks().stream().map(Object::toString).toList(),
                 SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
                 briefs.droneCombsMeant().stream().map(colony -> new DroneCombLine(colony.id(), colony.code(),
                         SpanView.of(colony.droneCombMeant().orElseThrow()))).toList(),
-                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, asPlan), made::nameOf),
-                SeasonPlanView.ShoppingView.of(Shopping.of(brief, asPlan)),
+                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, batches, briefs.droneStartsMeant(brief)),
+                        made::nameOf),
+                SeasonPlanView.ShoppingView.of(Shopping.of(brief, batches, deliveries)),
                 RatePools.table(made.learnt(), made.names()),
                 weakest(brief),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.means().nucs(),

@@ -154,9 +154,14 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
         }
     }
 
-    public record LoadView(LocalDate graft, int cups, List<LoadStep> steps) {
+    /**
+     * @param sealed the likely day on which its cells are sealed
+     * @param ripe the likely day on which they leave the builder
+     */
+    public record LoadView(LocalDate graft, int cups, LocalDate sealed, LocalDate ripe, List<LoadStep> steps) {
         static LoadView of(BuilderSheet.Load load) {
-            return new LoadView(load.graft(), load.cups(), load.steps().stream().map(LoadStep::of).toList());
+            return new LoadView(load.graft(), load.cups(), load.sealed(), load.ripe(),
+                    load.steps().stream().map(LoadStep::of).toList());
         }
     }
 
@@ -218,6 +223,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                 BandView.of(SupplyBand.of(brief, plan.batches())),
                 BuilderSheetView.of(BuilderSheet.of(brief, plan.batches())),
                 plan.droneStarts().stream().map(start -> DroneStartView.of(start, names)).toList(),
-                DroneSheetView.of(DroneSheet.of(brief, plan), names), ShoppingView.of(Shopping.of(brief, plan)));
+                DroneSheetView.of(DroneSheet.of(brief, plan.batches(), plan.droneStarts()), names),
+                ShoppingView.of(Shopping.of(brief, plan.batches(), plan.deliveries())));
     }
 }

@@ -32,6 +32,7 @@ import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
 import vividcrown.core.queen.Stage;
+import vividcrown.core.reading.Looked;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.LarvaAge;
@@ -70,7 +71,7 @@ public final class TenSeasons {
     private static final int SEALED_BROOD = 36;
     private static final int MARKED = 37;
     private static final int GONE = 40;
-    private static final List<Integer> NOTED = List.of(11, 15, 22, 29, 33);
+    private static final List<Integer> NOTED = List.of(11, 15, 22, 29, 31, 33);
 
     private final Deeds deeds;
     private final DataSource database;
@@ -219,7 +220,8 @@ public final class TenSeasons {
             sides.add(new ReadingNotes.Side(1, slot, FrameSide.FAR, List.of(sign)));
         }
         ReadingNotes notes = new ReadingNotes(Set.of(Sign.QUEEN), Set.of(Sign.QUEEN_CELLS), List.of(), sides, List.of(),
-                Optional.of(8.5), Optional.of(2), Optional.of(3), Optional.empty(), Optional.empty());
+                Optional.of(8.5), Optional.of(2), Optional.of(3), Optional.empty(), Optional.empty(),
+                Optional.of(Looked.EVERY_FRAME));
         for (int reading = 0; reading < READINGS_A_SEASON; reading++) {
             for (int colony = 0; colony < COLONIES; colony++) {
                 LocalDate day = LocalDate.of(season, Month.APRIL, 2)

@@ -30,6 +30,14 @@ public record Promise(Demand demand, State state, double chance, Optional<LocalD
         return chance >= assurance - HALF_A_POINT;
     }
 
+    /** Below this nobody hopes: an assumption of this program. */
+    private static final double HARDLY = 0.05;
+
+    /** How a demand stands with what is on its way and planned, in time. */
+    public static State standing(double chance, double assurance) {
+        return holds(chance, assurance) ? State.HOLDS : chance >= HARDLY ? State.AT_RISK : State.UNMET;
+    }
+
     /** How firmly it can be promised. */
     public enum State {
         /** In time, with the assurance wanted. */

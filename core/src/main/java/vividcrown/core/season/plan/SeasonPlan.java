@@ -1,11 +1,14 @@
 package vividcrown.core.season.plan;
 
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.demand.Demand;
 
 /**
  * A season's calendar, and how far it holds.
@@ -59,6 +62,13 @@ public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, Lis
         public WayOut {
             helps = List.copyOf(helps);
         }
+    }
+
+    /** When each demand that can be met is handed over. */
+    public Map<Demand, LocalDate> deliveries() {
+        Map<Demand, LocalDate> days = new LinkedHashMap<>();
+        promises.forEach(promise -> promise.delivery().ifPresent(day -> days.put(promise.demand(), day)));
+        return days;
     }
 
     public boolean holds() {

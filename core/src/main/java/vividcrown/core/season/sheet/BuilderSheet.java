@@ -30,8 +30,12 @@ public record BuilderSheet(CellBuilder builder, List<Load> loads, List<DatedSpan
             StepKind.COUNT_TAKE, StepKind.MOVE_TO_FINISHER, StepKind.RESTOCK_BUILDER, StepKind.CHECK_ROGUE_CELLS,
             StepKind.HANDS_OFF_CELLS, StepKind.CULL, StepKind.PLACE_CELLS, StepKind.CAGE_CELLS);
 
-    /** @param steps what is done at the builder for this load, by day */
-    public record Load(LocalDate graft, int cups, List<CalendarStep> steps) {
+    /**
+     * @param sealed the likely day on which its cells are sealed
+     * @param ripe the likely day on which they leave the builder
+     * @param steps what is done at the builder for this load, by day
+     */
+    public record Load(LocalDate graft, int cups, LocalDate sealed, LocalDate ripe, List<CalendarStep> steps) {
         public Load {
             steps = List.copyOf(steps);
         }
@@ -51,15 +55,18 @@ public record BuilderSheet(CellBuilder builder, List<Load> loads, List<DatedSpan
         TreeMap<LocalDate, Integer> cups = batches.stream().filter(one -> one.builder().equals(builder.id()))
                 .collect(Collectors.toMap(PlannedBatch::day, PlannedBatch::cups, Integer::sum, TreeMap::new));
         List<Load> loads = new ArrayList<>();
-        cups.forEach((day, count) -> loads.add(new Load(day, count, steps(brief, builder, day))));
+        cups.forEach((day, count) -> loads.add(load(brief, builder, day, count)));
         return new BuilderSheet(builder, loads, rests(builder.rhythm(), List.copyOf(cups.keySet())));
     }
 
-    private static List<CalendarStep> steps(SeasonBrief brief, CellBuilder builder, LocalDate day) {
+    private static Load load(SeasonBrief brief, CellBuilder builder, LocalDate day, int cups) {
         GraftPlan how = brief.expected().how();
         GraftPlan plan = new GraftPlan(day, how.larvaAge(), builder.school(), how.placing(), how.incubatorCelsius());
-        return GraftCalendar.of(plan, brief.expected().assumptions()).steps().stream()
-                .filter(step -> AT_THE_BUILDER.contains(step.kind())).toList();
+        GraftCalendar calendar = GraftCalendar.of(plan, brief.expected().assumptions());
+        LocalDate sealed = brief.expected().assumptions().queen().sealed()
+                .shiftedByHours(-how.larvaAge().youngestSinceEggHours()).from(day).likely();
+        return new Load(day, cups, sealed, day.plusDays(brief.ripeAfter()),
+                calendar.steps().stream().filter(step -> AT_THE_BUILDER.contains(step.kind())).toList());
     }
 
     /** After the last load of a row it is broken up and made up anew. */

@@ -14,7 +14,7 @@ import vividcrown.core.season.Drones;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.SupplyKind;
-import vividcrown.core.season.plan.SeasonPlan;
+import vividcrown.core.season.plan.DroneStart;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
@@ -35,13 +35,17 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
         warnings = List.copyOf(warnings);
     }
 
-    /** One for each graft whose virgins are to mate. */
-    public static List<DroneSheet> of(SeasonBrief brief, SeasonPlan plan) {
+    /**
+     * One for each graft whose virgins are to mate.
+     *
+     * @param starts colonies that are to be given drone comb
+     */
+    public static List<DroneSheet> of(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
         Supply supply = new Supply(brief);
-        List<PlannedBatch> mating = plan.batches().stream().filter(batch -> mates(brief, batch)).toList();
+        List<PlannedBatch> mating = batches.stream().filter(batch -> mates(brief, batch)).toList();
         List<DroneColony> colonies = new ArrayList<>(brief.drones().colonies());
         int lead = brief.expected().assumptions().span(Figure.DRONE_LEAD).earliestDay();
-        plan.droneStarts().forEach(start -> colonies.add(new DroneColony(start.colony(), start.mother(),
+        starts.forEach(start -> colonies.add(new DroneColony(start.colony(), start.mother(),
                 start.combIn().latest().plusDays(lead))));
         return mating.stream().map(batch -> sheet(brief, supply, batch, mating, colonies)).toList();
     }

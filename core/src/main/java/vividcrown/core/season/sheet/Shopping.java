@@ -12,8 +12,6 @@ import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
-import vividcrown.core.season.plan.Promise;
-import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.supply.Supply;
 
 /**
@@ -38,16 +36,16 @@ public record Shopping(Map<LocalDate, Map<Material, Integer>> weeks) {
     /** Frames that go with each nuc that is sold with its queen. */
     private static final int FRAMES_A_NUC_SOLD = 5;
 
-    /** Of the grafts and of what is delivered. */
-    public static Shopping of(SeasonBrief brief, SeasonPlan plan) {
+    /** Of the grafts and of what is delivered when. */
+    public static Shopping of(SeasonBrief brief, List<PlannedBatch> batches, Map<Demand, LocalDate> deliveries) {
         Map<LocalDate, Map<Material, Integer>> weeks = new TreeMap<>();
         Supply supply = new Supply(brief);
         Map<String, Demand> demands = brief.demands().stream().collect(Collectors.toMap(Demand::id, one -> one));
-        plan.batches().stream().map(one -> Map.entry(one.day(), one.builder())).distinct().forEach(load -> {
+        batches.stream().map(one -> Map.entry(one.day(), one.builder())).distinct().forEach(load -> {
             use(weeks, load.getKey().minusDays(1), Material.SYRUP_DECILITRES, SYRUP_A_LOAD_DECILITRES);
             use(weeks, load.getKey().minusDays(1), Material.POLLEN_FEED_GRAMS, POLLEN_FEED_A_LOAD_GRAMS);
         });
-        for (PlannedBatch batch : plan.batches()) {
+        for (PlannedBatch batch : batches) {
             use(weeks, batch.day(), Material.CELL_CUPS, batch.cups());
             use(weeks, batch.day(), Material.GRAFTING_BARS, Math.ceilDiv(batch.cups(), CUPS_A_BAR));
             for (PlannedBatch.Share share : batch.shares()) {
@@ -62,9 +60,7 @@ public record Shopping(Map<LocalDate, Map<Material, Integer>> weeks) {
                 }
             }
         }
-        for (Promise promise : plan.promises()) {
-            promise.delivery().ifPresent(day -> deliver(weeks, day, promise.demand()));
-        }
+        deliveries.forEach((demand, day) -> deliver(weeks, day, demand));
         return new Shopping(weeks);
     }
 

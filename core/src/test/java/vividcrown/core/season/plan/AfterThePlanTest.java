@@ -135,7 +135,7 @@ class AfterThePlanTest {
 
     @Test
     void what_it_uses_up_is_listed_by_week_and_in_all() {
-        Shopping shopping = Shopping.of(BRIEF, plan);
+        Shopping shopping = Shopping.of(BRIEF, plan.batches(), plan.deliveries());
         int cups = plan.batches().stream().mapToInt(PlannedBatch::cups).sum();
         assertThat(shopping.list()).containsEntry(Shopping.Material.CELL_CUPS, cups)
                 .containsEntry(Shopping.Material.QUEENS_TO_PAINT, 26).containsEntry(Shopping.Material.QUEEN_CAGES, 20)
@@ -148,7 +148,7 @@ class AfterThePlanTest {
     void drone_comb_goes_in_five_to_six_weeks_before_the_flights_and_mothers_sons_are_warned_of() {
         SeasonBrief brief = Seasons.withDrones(BRIEF, List.of(new DroneColony("D 1", batchFor("C").breeder(), day(0)),
                 new DroneColony("D 2", "Orla", day(0))), List.of());
-        List<DroneSheet> sheets = DroneSheet.of(brief, plan);
+        List<DroneSheet> sheets = DroneSheet.of(brief, plan.batches(), plan.droneStarts());
         assertThat(sheets).extracting(DroneSheet::graft).doesNotContain(batchFor("B").day());
         DroneSheet sheet = sheets.getLast();
         assertThat(sheet.comb().earliest()).isEqualTo(sheet.flights().earliest().minusDays(40));

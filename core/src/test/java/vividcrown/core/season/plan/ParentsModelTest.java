@@ -115,7 +115,7 @@ class ParentsModelTest {
                 List.of(new DroneMother("H 1", "Orla", false), new DroneMother("H 2", "Perla", false)));
         SeasonPlan plan = SeasonPlanner.plan(brief, 3, SolveWatch.untilInterrupted());
         assertThat(plan.droneStarts()).hasSize(2);
-        assertThat(DroneSheet.of(brief, plan)).isNotEmpty()
+        assertThat(DroneSheet.of(brief, plan.batches(), plan.droneStarts())).isNotEmpty()
                 .allSatisfy(sheet -> assertThat(sheet.coloniesReady()).isEqualTo(2))
                 .allSatisfy(sheet -> assertThat(sheet.warnings()).isEmpty());
     }
