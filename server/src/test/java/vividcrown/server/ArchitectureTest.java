@@ -1,7 +1,9 @@
 package vividcrown.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.constructors;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noMethods;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.base.DescribedPredicate;
@@ -9,7 +11,10 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
 import jakarta.persistence.Entity;
+import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.data.repository.Repository;
 import org.springframework.web.bind.annotation.RestController;
 
 class ArchitectureTest {
@@ -23,13 +28,26 @@ class ArchitectureTest {
     }
 
     @Test
-    void nobody_but_the_journal_writes_entries() {
-        noClasses().that().resideOutsideOfPackage("vividcrown.server.journal").should()
-                .callMethodWhere(DescribedPredicate.describe("Journal.save",
-                        call -> call.getTargetOwner().getSimpleName().equals("Journal")
+    void nobody_but_the_recorder_writes_entries() {
+        noClasses().that().doNotHaveSimpleName("Recorder").should()
+                .callMethodWhere(DescribedPredicate.describe("saving entries",
+                        call -> Set.of("Journal", "JournalSubjects").contains(call.getTargetOwner().getSimpleName())
                                 && call.getName().startsWith("save")))
-                .because("the recorder checks entries and makes the rows that follow, in one transaction")
+                .because("it checks entries and makes the rows that follow, in one transaction").check(SERVER);
+    }
+
+    /** Rows are read everywhere and written by their own feature only. */
+    @Test
+    void rows_of_another_feature_are_out_of_reach() {
+        noClasses().should().callMethodWhere(DescribedPredicate.describe("writing rows of another feature",
+                call -> call.getTargetOwner().isAssignableTo(Repository.class)
+                        && Stream.of("save", "delete", "flush").anyMatch(call.getName()::startsWith)
+                        && !call.getTargetOwner().getPackageName().equals(call.getOriginOwner().getPackageName())))
                 .check(SERVER);
+        constructors().that().areDeclaredInClassesThat().areAnnotatedWith(Entity.class).should().notBePublic()
+                .check(SERVER);
+        noMethods().that().areDeclaredInClassesThat().areAnnotatedWith(Entity.class).and().haveRawReturnType(void.class)
+                .should().bePublic().check(SERVER);
     }
 
     @Test

@@ -5,8 +5,9 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
+import java.util.TreeMap;
 import vividcrown.core.reading.Sign;
 
 /**
@@ -56,6 +57,10 @@ public final class FrameOrder {
         }
     }
 
+    /** By so many signs more alike the other way round that it is asked about. */
+    private static final int PLAINLY = 3;
+    private static final int RATHER = 2;
+
     private FrameOrder() {
     }
 
@@ -65,30 +70,32 @@ public final class FrameOrder {
      * @return doubts about frames of which all sides concerned were read both times, by slot
      */
     public static List<Doubt> doubts(Map<Integer, Frame> before, Map<Integer, Frame> now) {
-        Set<Integer> both = new TreeSet<>(before.keySet());
-        both.retainAll(now.keySet());
+        TreeMap<Integer, Twice> both = new TreeMap<>();
+        before.forEach((slot, frame) -> Optional.ofNullable(now.get(slot))
+                .ifPresent(again -> both.put(slot, new Twice(frame, again))));
         List<Doubt> doubts = new ArrayList<>();
         Set<Integer> swapped = new HashSet<>();
-        for (int slot : both) {
-            int next = slot + 1;
-            if (both.contains(next) && !swapped.contains(slot)) {
-                int asTheyWere = before.get(slot).differs(now.get(slot)) + before.get(next).differs(now.get(next));
-                int exchanged = before.get(slot).differs(now.get(next)) + before.get(next).differs(now.get(slot));
-                if (asTheyWere - exchanged >= 3) {
-                    doubts.add(new Doubt.Swapped(slot, next));
+        both.forEach((slot, here) -> Optional.ofNullable(both.get(slot + 1)).filter(_ -> !swapped.contains(slot))
+                .filter(next -> here.differs() + next.differs() - here.before().differs(next.now())
+                        - next.before().differs(here.now()) >= PLAINLY)
+                .ifPresent(_ -> {
+                    doubts.add(new Doubt.Swapped(slot, slot + 1));
                     swapped.add(slot);
-                    swapped.add(next);
-                }
-            }
-        }
-        for (int slot : both) {
-            if (!swapped.contains(slot)
-                    && before.get(slot).differs(now.get(slot))
-                            - before.get(slot).differs(now.get(slot).turned()) >= 2) {
+                    swapped.add(slot + 1);
+                }));
+        both.forEach((slot, here) -> {
+            if (!swapped.contains(slot) && here.differs() - here.before().differs(here.now().turned()) >= RATHER) {
                 doubts.add(new Doubt.Turned(slot));
             }
-        }
+        });
         doubts.sort(Comparator.comparingInt(Doubt::slot));
         return doubts;
+    }
+
+    /** A frame that was read both times. */
+    private record Twice(Frame before, Frame now) {
+        int differs() {
+            return before.differs(now);
+        }
     }
 }

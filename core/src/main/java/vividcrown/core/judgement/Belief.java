@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.ToDoubleFunction;
 
 /** How likely each phase is: one number a phase, together 1. Not changed once made. */
@@ -54,13 +55,13 @@ final class Belief {
         PHASES.forEach(phase -> phases.merge(phase.status(), 1L, Long::sum));
         for (int at = 0; at < weights.length; at++) {
             Phase phase = PHASES.get(at);
-            double share = states.get(phase.status());
+            double share = Objects.requireNonNull(states.get(phase.status()));
             weights[at] = switch (phase.status()) {
                 // nearly every laying queen has laid for long
                 case LAYING_QUEEN, TWO_QUEENS, DRONE_LAYER ->
                     phase.days() == Phase.cap(phase.status()) ? 0.9 * share : 0.1 * share / Phase.cap(phase.status());
                 case VIRGIN, CELLS, JUST_SWARMED, RECENTLY_QUEENLESS, HOPELESSLY_QUEENLESS, LAYING_WORKERS ->
-                    share / phases.get(phase.status());
+                    share / Objects.requireNonNull(phases.get(phase.status()));
             };
         }
         return new Belief(weights).normalised();

@@ -8,6 +8,7 @@ import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.ToDoubleFunction;
@@ -218,7 +219,7 @@ public final class Judge {
 
     private static Verdict.Weighed weigh(Belief before, Reading reading, Sign sign, Status leading,
             ToDoubleFunction<Phase> likelihood, Reason reason) {
-        double share = before.odds().get(leading);
+        double share = Objects.requireNonNull(before.odds().get(leading));
         double joint = before.chanceOf(phase -> phase.status() == leading ? likelihood.applyAsDouble(phase) : 0);
         double all = before.chanceOf(likelihood);
         double among = share > 0 ? joint / share : all;

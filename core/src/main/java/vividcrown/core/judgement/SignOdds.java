@@ -2,6 +2,7 @@ package vividcrown.core.judgement;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import vividcrown.core.reading.Sign;
 
 /**
@@ -53,7 +54,7 @@ record SignOdds(Sign sign, Group group, Map<Status, Double> seen) {
     }
 
     double chance(Status status, boolean isSeen) {
-        double chance = seen.get(status);
+        double chance = Objects.requireNonNull(seen.get(status));
         return isSeen ? chance : 1 - chance;
     }
 }

@@ -3,6 +3,7 @@ package vividcrown.core.judgement;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import vividcrown.core.brood.BroodProof;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
@@ -43,6 +44,6 @@ public record Verdict(LocalDate asOf, Map<Status, Double> odds, Status leading, 
     }
 
     public double chance(Status status) {
-        return odds.get(status);
+        return Objects.requireNonNull(odds.get(status));
     }
 }

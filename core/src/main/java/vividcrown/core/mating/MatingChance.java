@@ -3,6 +3,7 @@ package vividcrown.core.mating;
 import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 
 /**
@@ -26,7 +27,7 @@ public final class MatingChance {
 
     /** Chance that a virgin out on {@code emerged} has at least two fit afternoons, 0–1. */
     public double of(LocalDate emerged) {
-        return 1 - weather(emerged).get(MatingWeather.NONE);
+        return 1 - Objects.requireNonNull(weather(emerged).get(MatingWeather.NONE));
     }
 
     /** Chance of each kind of weather for a virgin out on {@code emerged}; together 1. */

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 
 /**
@@ -112,7 +113,7 @@ public final class StepOdds {
         double logOdds = logOdds(overall.mean());
         double variance = 0;
         for (Map.Entry<Circumstance, Double> kind : spreads.entrySet()) {
-            Shift shift = around.get(kind.getKey()).map(shifts.get(kind.getKey())::get)
+            Shift shift = around.get(kind.getKey()).map(Objects.requireNonNull(shifts.get(kind.getKey()))::get)
                     .orElse(new Shift(0, kind.getValue()));
             logOdds += shift.logOdds();
             variance += shift.variance();
@@ -246,7 +247,7 @@ public final class StepOdds {
                 moved = 0;
                 for (Map.Entry<Circumstance, Map<String, Moving>> kind : groups.entrySet()) {
                     for (Moving shift : kind.getValue().values()) {
-                        moved = Math.max(moved, step(shift, spreads.get(kind.getKey())));
+                        moved = Math.max(moved, step(shift, Objects.requireNonNull(spreads.get(kind.getKey()))));
                     }
                 }
             }

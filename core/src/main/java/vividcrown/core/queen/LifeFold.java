@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import vividcrown.core.assumptions.Assumptions;
@@ -260,7 +261,7 @@ public final class LifeFold {
                     || entry.event() instanceof QueenEvent.Culled && stage == Stage.CULLED;
             if (!same) {
                 clash(entry, revives ? "clash.afterDud" : "clash.afterEnd",
-                        Sentence.of("stage." + stage.name()), milestones.get(Milestone.ENDED));
+                        Sentence.of("stage." + stage.name()), Objects.requireNonNull(milestones.get(Milestone.ENDED)));
             }
         }
     }

@@ -79,6 +79,7 @@ public record Sentence(String key, List<Object> arguments) {
 
         /** The base file is English; the machine's own language must not decide. */
         @Override
+        @SuppressWarnings("NullAway") // the library asks for null where there is none
         public Locale getFallbackLocale(String baseName, Locale locale) {
             return Locale.ROOT.equals(locale) ? null : Locale.ROOT;
         }

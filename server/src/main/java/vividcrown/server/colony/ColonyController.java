@@ -9,6 +9,7 @@ import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -150,7 +151,8 @@ class ColonyController {
         Map<UUID, HiveBox> lowest = stacks.lowest(rows.stream().map(Hive::id).toList());
         LocalDate day = today.day();
         Map<UUID, ColonyStanding> standing = standings.of(rows, places, day);
-        return rows.stream().map(row -> line(row, standing.get(row.id()), places.get(row.yardId()),
+        return rows.stream().map(row -> line(row, Objects.requireNonNull(standing.get(row.id())),
+                Objects.requireNonNull(places.get(row.yardId())),
                 Optional.ofNullable(lowest.get(row.id())).map(box -> new Lowest(box.slots(), box.format())), day))
                 .sorted(Comparator.comparingDouble(ColonyLine::need).reversed().thenComparing(ColonyLine::code))
                 .toList();
@@ -177,8 +179,11 @@ class ColonyController {
                 hive.position(), stack, hive.droneCombOn().orElse(null), hive.endedOn().orElse(null),
                 reader.view(queens.livingIn(id), day), inside.strength(stack, noted),
                 VerdictView.of(verdict, judges.advice(verdict, facts, yard)),
-                reads.stream().map(entry -> new ReadingLine(entry.id(), entry.day(), by.get(entry.id()),
-                        ColonyBook.notes(entry))).toList(),
+                reads.stream()
+                        .map(entry -> new ReadingLine(entry.id(), entry.day(),
+                                Objects.requireNonNull(by.get(entry.id())),
+                                ColonyBook.notes(entry)))
+                        .toList(),
                 facts.chosen().map(ColonyController::chosenLine).orElse(null),
                 ProofView.each(facts.open(), VerdictView.FollowUpView::of),
                 swarms.of(facts, yard, Optional.ofNullable(school), day)

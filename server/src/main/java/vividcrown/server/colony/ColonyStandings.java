@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -74,9 +75,9 @@ public class ColonyStandings {
         Map<UUID, Judge> byYard = new HashMap<>();
         Map<UUID, ColonyStanding> standings = new HashMap<>();
         for (Hive hive : hives) {
-            Yard yard = yards.get(hive.yardId());
+            Yard yard = Objects.requireNonNull(yards.get(hive.yardId()));
             Judge judge = byYard.computeIfAbsent(yard.id(), _ -> judges.judge(yard));
-            ColonyBook.Facts known = facts.get(hive.id());
+            ColonyBook.Facts known = Objects.requireNonNull(facts.get(hive.id()));
             standings.put(hive.id(), standing(hive, known, yard,
                     judge.atAGlance(known.readings(), known.events(), today), today));
         }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -157,7 +158,8 @@ class Inside {
         Map<Integer, FrameOrder.Frame> frames = new HashMap<>();
         sides.forEach((slot, both) -> {
             if (both.size() == 2) {
-                frames.put(slot, new FrameOrder.Frame(both.get(FrameSide.NEAR), both.get(FrameSide.FAR)));
+                frames.put(slot, new FrameOrder.Frame(Objects.requireNonNull(both.get(FrameSide.NEAR)),
+                        Objects.requireNonNull(both.get(FrameSide.FAR))));
             }
         });
         return frames;

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -72,8 +73,11 @@ class OrderController {
         int waiting = (int) set.stream().filter(one -> one.deliveredOn().isEmpty()).count();
         return new OrderLine(order.id(), order.code(), order.terms(), order.state(), asked,
                 order.delivered(), Math.max(0, asked - order.delivered() - waiting),
-                set.stream().map(one -> new QueenLine(one.queenId(), known.get(one.queenId()).code(),
-                        one.deliveredOn().isPresent())).toList());
+                set.stream()
+                        .map(one -> new QueenLine(one.queenId(),
+                                Objects.requireNonNull(known.get(one.queenId())).code(),
+                                one.deliveredOn().isPresent()))
+                        .toList());
     }
 
     /** Queens that lay and that nobody was promised. */

@@ -3,6 +3,7 @@ package vividcrown.server.demand;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -77,7 +78,7 @@ class OrderDeeds {
                 .filter(one -> !one.orderId().equals(asked.order()) && one.deliveredOn().isEmpty())
                 .collect(Collectors.toMap(PromisedQueen::queenId, PromisedQueen::orderId, (one, _) -> one));
         asked.promised().forEach(queen -> {
-            Queen row = known.get(queen);
+            Queen row = Objects.requireNonNull(known.get(queen));
             if (row.stage() != Stage.LAYING && row.stage() != Stage.JUDGED) {
                 admission.refuse("promised." + queen, "refusal.doesNotLay", row.code());
             } else if (elsewhere.containsKey(queen)) {

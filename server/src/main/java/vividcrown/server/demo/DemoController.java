@@ -29,7 +29,7 @@ class DemoController {
     @Transactional
     public DemoDay step() {
         LocalDate next = today.day().plusDays(1);
-        operations.current().setDemoToday(next);
+        operations.demoIsAt(next);
         return new DemoDay(next);
     }
 }

@@ -77,7 +77,7 @@ class ExportController {
         byte[] secret = new byte[24];
         random.nextBytes(secret);
         String key = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        operations.current().setCalendarKey(hash(key));
+        operations.calendarOpensWith(hash(key));
         return new CalendarLink(URI.create("/calendar/" + key + ".ics"));
     }
 

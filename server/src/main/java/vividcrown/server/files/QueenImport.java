@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -262,7 +263,7 @@ class QueenImport {
         }
 
         private void setUpHive(Row row) {
-            UUID yard = yardsByName.get(lower(row.yard()));
+            UUID yard = Objects.requireNonNull(yardsByName.get(lower(row.yard())), row.yard());
             UUID hive = id("hive " + lower(row.hive()));
             hivesByCode.put(lower(row.hive()), hive);
             int position = lastPosition.merge(yard, 1, Integer::sum);
@@ -277,8 +278,10 @@ class QueenImport {
             add("known " + row.code(),
                     new QueenDeed.Known(queen, row.code(), row.name(), false, Optional.empty(), stage, year, ""));
             if (!row.hive().isEmpty()) {
-                add("placed " + row.code(), new QueenDeed.Placed(queen, hivesByCode.get(lower(row.hive())),
-                        stage == Stage.VIRGIN ? GivenAs.VIRGIN : GivenAs.LAYING_QUEEN, Optional.empty(), false));
+                add("placed " + row.code(),
+                        new QueenDeed.Placed(queen, Objects.requireNonNull(hivesByCode.get(lower(row.hive()))),
+                                stage == Stage.VIRGIN ? GivenAs.VIRGIN : GivenAs.LAYING_QUEEN, Optional.empty(),
+                                false));
             }
             if (!row.mark().isEmpty() && year != 0) {
                 add("marked " + row.code(), new QueenDeed.Marked(queen, scheme.colourOf(year), row.mark()));

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -43,8 +44,9 @@ public class Stacks {
                 .collect(Collectors.groupingBy(box -> box.hiveId().orElseThrow()));
         hives.findAllById(stacks.keySet()).forEach(hive -> {
             List<UUID> order = hive.stack();
-            stacks.get(hive.id()).sort(Comparator.comparing((HiveBox box) -> !order.contains(box.id()))
-                    .thenComparing(box -> order.indexOf(box.id())).thenComparing(HiveBox::id));
+            Objects.requireNonNull(stacks.get(hive.id()))
+                    .sort(Comparator.comparing((HiveBox box) -> !order.contains(box.id()))
+                            .thenComparing(box -> order.indexOf(box.id())).thenComparing(HiveBox::id));
         });
         return stacks;
     }

@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -151,7 +152,8 @@ public class Desk {
         if (!gone.isEmpty()) {
             journal.stillTouched(gone.keySet(), takenBack).stream().findFirst()
                     .ifPresent(thing -> admission.refuse("corrects", "refusal.othersHangOnIt",
-                            Sentence.of("subject." + gone.get(thing).name()), thing.toString()));
+                            Sentence.of("subject." + Objects.requireNonNull(gone.get(thing)).name()),
+                            thing.toString()));
         }
     }
 
@@ -175,7 +177,7 @@ public class Desk {
             Map<SubjectKind, Set<UUID>> existing) {
         boolean all = true;
         for (Touch touch : told.deed().touches()) {
-            boolean there = existing.get(touch.kind()).contains(touch.id());
+            boolean there = Objects.requireNonNull(existing.get(touch.kind())).contains(touch.id());
             if (!there && kind.brings().contains(touch.kind())) {
                 existing.get(touch.kind()).add(touch.id());
             } else if (!there) {

@@ -8,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -157,7 +158,9 @@ public class Recorder {
     private void refuseContradictions(List<NewEntry> fresh) {
         Map<UUID, String> clashes = contradictions.of(fresh.stream().map(NewEntry::id).toList());
         List<Refusal.Finding> findings = fresh.stream().filter(entry -> clashes.containsKey(entry.id()))
-                .map(entry -> new Refusal.Finding("entries." + entry.id(), clashes.get(entry.id()))).toList();
+                .map(entry -> new Refusal.Finding("entries." + entry.id(),
+                        Objects.requireNonNull(clashes.get(entry.id()))))
+                .toList();
         if (!findings.isEmpty()) {
             throw Refusal.contradiction(findings);
         }

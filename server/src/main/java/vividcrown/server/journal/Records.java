@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -42,8 +43,9 @@ public class Records {
         Map<UUID, Map<JournalEntry, Boolean>> records = new LinkedHashMap<>();
         subjects.forEach(
                 subject -> records.put(subject, new TreeMap<>(Comparator.comparingLong(JournalEntry::sequence))));
-        journal.bearingOn(subjects, since).forEach(one -> records.get(one.subject()).merge(one.entry(),
-                !one.role().equals(Role.CORRECTED.name()), Boolean::logicalOr));
+        journal.bearingOn(subjects, since)
+                .forEach(one -> Objects.requireNonNull(records.get(one.subject())).merge(one.entry(),
+                        !one.role().equals(Role.CORRECTED.name()), Boolean::logicalOr));
         Map<UUID, List<Entry>> standing = new LinkedHashMap<>();
         // a correction that says nothing of this thing any more still takes the place of what it corrects
         records.forEach((subject, record) -> standing.put(subject, Corrections.standing(List.copyOf(record.keySet()))

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -123,7 +124,8 @@ class MatingYardController {
     public List<FreeHive> free() {
         Map<UUID, Yard> byId = yards.byId();
         return hives.free(MOST_FREE).stream()
-                .map(hive -> new FreeHive(hive.id(), hive.code(), hive.yardId(), byId.get(hive.yardId()).name()))
+                .map(hive -> new FreeHive(hive.id(), hive.code(), hive.yardId(),
+                        Objects.requireNonNull(byId.get(hive.yardId())).name()))
                 .toList();
     }
 }

@@ -46,12 +46,12 @@ public class OperationRecord {
         return Optional.ofNullable(demoToday);
     }
 
-    public void setDemoToday(LocalDate day) {
+    void setDemoToday(LocalDate day) {
         demoToday = day;
     }
 
     /** SHA-256 of the secret in the calendar link; the link itself is shown once and not kept. */
-    public void setCalendarKey(byte[] key) {
+    void setCalendarKey(byte[] key) {
         calendarKey = key.clone();
     }
 

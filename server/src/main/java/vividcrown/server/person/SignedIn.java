@@ -2,6 +2,7 @@ package vividcrown.server.person;
 
 import java.io.Serializable;
 import java.security.Principal;
+import java.util.Objects;
 import java.util.UUID;
 import org.springframework.security.core.context.SecurityContextHolder;
 import vividcrown.core.reason.Sentence;
@@ -19,7 +20,8 @@ public record SignedIn(UUID id, UUID operationId, String name, Role role)
     }
 
     public static SignedIn require() {
-        return (SignedIn) SecurityContextHolder.getContext().getAuthentication().getPrincipal();
+        return (SignedIn) Objects.requireNonNull(
+                Objects.requireNonNull(SecurityContextHolder.getContext().getAuthentication()).getPrincipal());
     }
 
     /** As it is written beside a graft. */

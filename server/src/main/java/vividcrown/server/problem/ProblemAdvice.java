@@ -35,7 +35,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             answer.header(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS);
         }
         return answer
-                .body(problem(refusal.status(), refusal.type(), refusal.getMessage(), refusal.findings()));
+                .body(problem(refusal.status(), refusal.type(), String.valueOf(refusal.getMessage()),
+                        refusal.findings()));
     }
 
     /** The database is away or too busy: nothing was recorded, and the same may be sent again. */

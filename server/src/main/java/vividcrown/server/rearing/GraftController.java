@@ -164,7 +164,7 @@ class GraftController {
         Map<UUID, String> mothers = queens.findAllById(shown.stream().map(Graft::motherId).distinct().toList())
                 .stream().collect(Collectors.toMap(Queen::id, QueenReader::called));
         return shown.stream().map(graft -> {
-            CellBuilders.CellBuilder builder = boxes.get(graft.builderId());
+            CellBuilders.CellBuilder builder = Objects.requireNonNull(boxes.get(graft.builderId()));
             GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), settings.assumptions());
             return new GraftLine(graft.id(), graft.code(), graft.motherId(),
                     mothers.getOrDefault(graft.motherId(), "?"), builder.code(), graft.grafter(), graft.plannedFor(),

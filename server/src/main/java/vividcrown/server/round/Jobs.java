@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -119,7 +120,8 @@ public class Jobs {
         List<Stop> stops = new ArrayList<>();
         for (Hive hive : rows) {
             Stop.Box box = box(hive, yardsById);
-            standing.get(hive.id()).work().ifPresent(work -> stops.add(stop(box, hive, work, Kit.NOTHING)));
+            Objects.requireNonNull(standing.get(hive.id())).work()
+                    .ifPresent(work -> stops.add(stop(box, hive, work, Kit.NOTHING)));
             hive.droneCombMeant().ifPresent(days -> stops.add(stop(box, hive, ColonyWork.droneComb(days),
                     Kit.of(Item.DRONE_COMBS, 1))));
         }
@@ -134,7 +136,7 @@ public class Jobs {
             MarkingScheme scheme) {
         Queen queen = one.queen();
         Stop.Box box = queen.cage().map(Jobs::cage)
-                .orElseGet(() -> box(hives.get(queen.hiveId().orElseThrow()), yards));
+                .orElseGet(() -> box(Objects.requireNonNull(hives.get(queen.hiveId().orElseThrow())), yards));
         return new Stop(box, due.work().name(), queen.id(), Sentence.of("work." + due.work().name()), due.window(),
                 due.reasons(), Kit.toDo(due.work(), one.life().emergenceYear(), scheme));
     }
@@ -144,7 +146,7 @@ public class Jobs {
     }
 
     private static Stop.Box box(Hive hive, Map<UUID, Yard> yards) {
-        Yard yard = yards.get(hive.yardId());
+        Yard yard = Objects.requireNonNull(yards.get(hive.yardId()));
         return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), hive.position(), hive.code());
     }
 
@@ -160,8 +162,8 @@ public class Jobs {
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
         List<Queen> ripe = new ArrayList<>();
         for (Graft graft : running) {
-            CellBuilders.CellBuilder builder = boxes.get(graft.builderId());
-            Yard yard = yards.get(builder.yardId());
+            CellBuilders.CellBuilder builder = Objects.requireNonNull(boxes.get(graft.builderId()));
+            Yard yard = Objects.requireNonNull(yards.get(builder.yardId()));
             Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
             GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), assumptions);
             List<Queen> cells = onTheBar.getOrDefault(graft.id(), List.of());

@@ -123,14 +123,14 @@ class PlanAdoption {
     private static boolean isSame(Graft graft, SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
         return graft.graftDay().equals(batch.day())
                 && graft.builderId().equals(made.builders().get(batch.builder()))
-                && made.mothers().get(graft.motherId()).line().equals(batch.line())
+                && Objects.requireNonNull(made.mothers().get(graft.motherId())).line().equals(batch.line())
                 && graft.bars() * graft.cupsPerBar() == roundedUp(batch.cups());
     }
 
     private RearingDeed.Planned planned(UUID graft, SeasonPlanView.BatchView batch, SeasonBriefs.Made made) {
         int bars = bars(batch.cups());
         return new RearingDeed.Planned(graft, "", UUID.fromString(batch.breeder()),
-                made.builders().get(batch.builder()),
+                Objects.requireNonNull(made.builders().get(batch.builder())),
                 Objects.requireNonNullElse(batch.grafter(), SignedIn.require().firstName()),
                 batch.day().atTime(GRAFTING_HOUR).atZone(today.zone()), LarvaAge.FROM_12_TO_24_H, Placing.CELLS_TO_NUCS,
                 GraftPlan.PROPER_INCUBATOR_CELSIUS, bars, Math.ceilDiv(batch.cups(), bars), sharesOf(batch), false);

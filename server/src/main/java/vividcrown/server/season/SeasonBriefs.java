@@ -166,7 +166,8 @@ class SeasonBriefs {
         List<BatchLock> locks = new ArrayList<>();
         for (Graft graft : planned) {
             BatchLock lock = new BatchLock(codes.getOrDefault(graft.builderId(), "?"), graft.graftDay(),
-                    graft.bars() * graft.cupsPerBar(), Optional.of(motherOf.get(graft.motherId()).line()));
+                    graft.bars() * graft.cupsPerBar(),
+                    Optional.of(Objects.requireNonNull(motherOf.get(graft.motherId())).line()));
             before.add(lock);
             if (graft.fixed() || locked.contains(graft.id())) {
                 locks.add(lock);
@@ -181,7 +182,8 @@ class SeasonBriefs {
         List<Hives.Stand> boxesOfQueens = hives.matingStands();
         Map<UUID, Yard> places = yards.byId();
         Map<UUID, String> yardOf = boxesOfQueens.stream()
-                .collect(Collectors.toMap(Hives.Stand::hive, stand -> places.get(stand.yard()).name()));
+                .collect(Collectors.toMap(Hives.Stand::hive,
+                        stand -> Objects.requireNonNull(places.get(stand.yard())).name()));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
         Means means = new Means(mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line())).toList(),
@@ -275,7 +277,8 @@ class SeasonBriefs {
         Map<UUID, Long> onBars = queens.onTheBar(ids).stream()
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow(), Collectors.counting()));
         batches.stream().filter(graft -> onBars.containsKey(graft.id()))
-                .forEach(graft -> toCome.merge(graft.graftDay().plusDays(ripe), onBars.get(graft.id()).intValue(),
+                .forEach(graft -> toCome.merge(graft.graftDay().plusDays(ripe),
+                        Objects.requireNonNull(onBars.get(graft.id())).intValue(),
                         Integer::sum));
         return on -> now[0] - freed.headMap(on, true).values().stream().mapToInt(Integer::intValue).sum()
                 + toCome.entrySet().stream().filter(one -> !on.isBefore(one.getKey())
@@ -287,7 +290,8 @@ class SeasonBriefs {
     private List<Hive> nearMatingYards(List<Hives.Stand> boxesOfQueens, Map<UUID, Yard> places) {
         Set<UUID> mating = boxesOfQueens.stream().map(Hives.Stand::yard).collect(Collectors.toSet());
         return hives.colonies().stream().filter(colony -> mating.stream()
-                .anyMatch(yard -> metres(places.get(yard), places.get(colony.yardId())) <= Distance.MATING_METRES))
+                .anyMatch(yard -> metres(Objects.requireNonNull(places.get(yard)),
+                        Objects.requireNonNull(places.get(colony.yardId()))) <= Distance.MATING_METRES))
                 .toList();
     }
 
@@ -301,7 +305,7 @@ class SeasonBriefs {
             Assumptions assumptions) {
         int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
         return nearby.stream().filter(colony -> colony.droneCombOn().isPresent())
-                .map(colony -> new DroneColony(colony.code(), mothers.get(colony.id()),
+                .map(colony -> new DroneColony(colony.code(), Objects.requireNonNull(mothers.get(colony.id())),
                         colony.droneCombOn().orElseThrow().plusDays(lead)))
                 .toList();
     }
@@ -310,7 +314,7 @@ class SeasonBriefs {
     private static List<DroneMother> droneMothers(List<Hive> nearby, Map<UUID, String> mothers) {
         return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty())
                 .sorted(Comparator.comparing((Hive colony) -> colony.droneCombMeant().isEmpty()))
-                .map(colony -> new DroneMother(colony.code(), mothers.get(colony.id()),
+                .map(colony -> new DroneMother(colony.code(), Objects.requireNonNull(mothers.get(colony.id())),
                         colony.droneCombMeant().isPresent()))
                 .limit(MOST_DRONE_MOTHERS).toList();
     }

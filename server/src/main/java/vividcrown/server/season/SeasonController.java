@@ -113,15 +113,15 @@ class SeasonController {
         Map<String, QueenOrder> orders = new HashMap<>();
         made.open().forEach(order -> orders.put(order.code(), order));
         for (Demand demand : brief.demands()) {
-            double chance = check.chances().get(demand.id());
-            QueenOrder order = orders.get(demand.id());
+            double chance = Objects.requireNonNull(check.chances().get(demand.id()));
+            QueenOrder order = Objects.requireNonNull(orders.get(demand.id()));
             standings.add(
                     new Standing(order.id(), demand.id(), order.terms().customer(), order.terms().ownNeed(),
                             demand.product(),
                             demand.count(), demand.from(), demand.until(), demand.line().orElse(null),
                             demand.priority(),
                             demand.assurance(), chance, Promise.standing(chance, demand.assurance()),
-                            ReasonView.of(check.reasons().get(demand.id()))));
+                            ReasonView.of(Objects.requireNonNull(check.reasons().get(demand.id())))));
         }
         Map<Demand, LocalDate> deliveries = brief.demands().stream()
                 .collect(Collectors.toMap(demand -> demand, Demand::until));
@@ -147,7 +147,7 @@ class SeasonController {
 
     private static List<PlannedLine> lines(SeasonBriefs.Made made) {
         return made.planned().stream().map(graft -> {
-            Queen mother = made.mothers().get(graft.motherId());
+            Queen mother = Objects.requireNonNull(made.mothers().get(graft.motherId()));
             PlannedBatch batch = new PlannedBatch(graft.graftDay(),
                     made.builderCodes().getOrDefault(graft.builderId(), "?"),
                     mother.id().toString(), mother.line(), graft.bars() * graft.cupsPerBar(),

@@ -51,7 +51,7 @@ class SeasonPlanReckonController {
             SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.untilInterrupted());
             return SeasonPlanView.of(brief, plan, UnaryOperator.identity());
         } catch (IllegalArgumentException refused) {
-            throw Refusal.invalid("", refused.getMessage());
+            throw Refusal.invalid("", String.valueOf(refused.getMessage()));
         }
     }
 

@@ -84,7 +84,7 @@ class SeasonSearches {
                 return id;
             }));
         } catch (Refusal busy) {
-            end(id, State.REFUSED, busy.getMessage());
+            end(id, State.REFUSED, String.valueOf(busy.getMessage()));
             throw busy;
         }
         return id;

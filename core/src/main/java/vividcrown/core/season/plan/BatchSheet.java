@@ -3,6 +3,7 @@ package vividcrown.core.season.plan;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import vividcrown.core.demand.Product;
 import vividcrown.core.season.BatchLock;
@@ -49,7 +50,7 @@ final class BatchSheet {
         solution.loads().forEach((day, used) -> {
             List<Wanted> wanted = wanted(solution, day);
             for (int index = 0; index < classes.size(); index++) {
-                int[] byLine = solution.cups().get(day)[index].clone();
+                int[] byLine = Objects.requireNonNull(solution.cups().get(day))[index].clone();
                 for (int load = 0; load < used[index]; load++) {
                     CellBuilder builder = inTurn(index);
                     int room = builder.load();

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
 import vividcrown.core.season.BatchLock;
@@ -44,7 +45,8 @@ final class Fitting {
     static List<PlannedBatch> fit(SeasonBrief brief, Supply supply, Outcome outcome, Map<PromiseGroup, Double> aims,
             List<PlannedBatch> batches) {
         Fitting fitting = new Fitting(brief, supply, outcome, batches);
-        Outcome.inOrder(List.copyOf(aims.keySet())).forEach(group -> fitting.fit(group, aims.get(group)));
+        Outcome.inOrder(List.copyOf(aims.keySet()))
+                .forEach(group -> fitting.fit(group, Objects.requireNonNull(aims.get(group))));
         fitting.keepSizes();
         return fitting.batches.stream().filter(one -> one.cups() > 0).toList();
     }
@@ -87,7 +89,8 @@ final class Fitting {
         for (int taken = 0; taken < cups; taken++) {
             Map<LocalDate, Integer> ofDay = new HashMap<>();
             fewer.forEach(one -> ofDay.merge(one.day(), cupsFor(group, one), Integer::sum));
-            int at = best(fewer, group, one -> 1000 * ofDay.get(one.day()) - cupsFor(group, one)).orElseThrow();
+            int at = best(fewer, group,
+                    one -> 1000 * Objects.requireNonNull(ofDay.get(one.day())) - cupsFor(group, one)).orElseThrow();
             fewer.set(at, resized(fewer.get(at), group, -1));
         }
         return fewer;
@@ -144,7 +147,7 @@ final class Fitting {
         }
         int loaded = all.stream().filter(one -> one.builder().equals(batch.builder()) && one.day().equals(batch.day()))
                 .mapToInt(PlannedBatch::cups).sum();
-        return batch.locked() ? 0 : builders.get(batch.builder()).load() - loaded;
+        return batch.locked() ? 0 : Objects.requireNonNull(builders.get(batch.builder())).load() - loaded;
     }
 
     /** A few cups fewer than before are no reason to change what the crew has been told. */
@@ -159,7 +162,8 @@ final class Fitting {
                     .findFirst();
             if (alone && batch.cups() > 0 && before.isPresent()) {
                 int was = before.get().cups();
-                boolean fits = was > batch.cups() && was <= builders.get(batch.builder()).load();
+                boolean fits = was > batch.cups()
+                        && was <= Objects.requireNonNull(builders.get(batch.builder())).load();
                 if (fits && was - batch.cups() <= NOT_WORTH_A_CHANGE) {
                     batches = new ArrayList<>(batches);
                     batches.set(index, batch.with(was, batch.shares()));

@@ -15,6 +15,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import vividcrown.core.assumptions.Figure;
@@ -159,7 +160,7 @@ final class ParentsModel {
         for (Load load : loads) {
             load.shares().stream()
                     .filter(share -> SupplyKind
-                            .of(demands.get(share.demand()).product()) == SupplyKind.QUEENS)
+                            .of(Objects.requireNonNull(demands.get(share.demand())).product()) == SupplyKind.QUEENS)
                     .forEach(share -> virgins.merge(load.day(),
                             supply.ripeOnAverage(load.day(), share.cups(), supply.usual()), Double::sum));
         }

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import vividcrown.core.season.PlannedBatch;
@@ -31,7 +32,7 @@ final class PlanChanges {
         batches.stream().collect(Collectors.groupingBy(one -> one.day() + " " + one.builder(), LinkedHashMap::new,
                 Collectors.toList())).forEach((key, all) -> {
                     PlannedBatch one = all.getFirst();
-                    int cups = now.get(key);
+                    int cups = Objects.requireNonNull(now.get(key));
                     Optional<Integer> was = Optional.ofNullable(before.get(key));
                     if (was.isEmpty()) {
                         changes.add(new SeasonPlan.Change(SeasonPlan.Change.Kind.ADDED, one.day(), one.builder(), cups,

@@ -4,13 +4,16 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.supply.Outcome;
 import vividcrown.core.season.supply.RunningShares;
@@ -32,9 +35,14 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         breaks = List.copyOf(breaks);
     }
 
-    /** @param batches the grafts as they would be, for whom they were planned */
+    /**
+     * @param batches the grafts as they would be, for whom they were planned; what was meant for somebody who asks no longer
+     *        is for nobody yet
+     */
     public static PlanCheck of(SeasonBrief brief, List<PlannedBatch> batches) {
-        return new Checking(brief, batches).check();
+        Set<String> asked = brief.demands().stream().map(Demand::id).collect(Collectors.toSet());
+        return new Checking(brief, batches.stream().map(batch -> batch.with(batch.cups(),
+                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList()).check();
     }
 
     private static final class Checking {

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import vividcrown.core.reason.Reason;
@@ -42,7 +43,8 @@ record Promises(RecipeBook book) {
             int cups = draft.batches().stream().flatMap(batch -> batch.shares().stream())
                     .filter(share -> group.wants(share.demand())).mapToInt(PlannedBatch.Share::cups).sum();
             for (Demand demand : group.demands()) {
-                promises.add(new Promise(demand, state, chances.get(demand.id()), recipe.map(Recipe::delivery),
+                promises.add(new Promise(demand, state, Objects.requireNonNull(chances.get(demand.id())),
+                        recipe.map(Recipe::delivery),
                         recipe.map(Recipe::daysLate).orElse(0), cups, reasons));
             }
         }

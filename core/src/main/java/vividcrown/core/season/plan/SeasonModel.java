@@ -16,6 +16,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -155,7 +156,7 @@ final class SeasonModel {
             }
         }
         for (BatchLock lock : brief.underway().locks()) {
-            model.addEquality(loads.get(lock.day())[classOf(lock.builder())], 1);
+            model.addEquality(Objects.requireNonNull(loads.get(lock.day()))[classOf(lock.builder())], 1);
         }
     }
 
@@ -168,7 +169,8 @@ final class SeasonModel {
         BuilderClass builders = classes.get(index);
         for (LocalDate end : days) {
             LinearExprBuilder sum = LinearExpr.newBuilder();
-            days.subSet(stretch.begin(end), true, end, true).forEach(day -> sum.add(loads.get(day)[index]));
+            days.subSet(stretch.begin(end), true, end, true)
+                    .forEach(day -> sum.add(Objects.requireNonNull(loads.get(day))[index]));
             if (extraHere(index)) {
                 sum.addTerm(extra.orElseThrow(), -stretch.loads());
                 model.addLessOrEqual(sum, 0);
@@ -212,7 +214,7 @@ final class SeasonModel {
                     gives.addTerm(here, classes.get(index).percent());
                     cost.addTerm(here, WorkTime.GRAFT_A_CUP);
                 }
-                load.addTerm(loads.get(day)[index], -classes.get(index).load());
+                load.addTerm(Objects.requireNonNull(loads.get(day))[index], -classes.get(index).load());
                 model.addLessOrEqual(load, 0);
             }
             cups.put(day, grafted);
@@ -231,7 +233,7 @@ final class SeasonModel {
         }
         for (BatchLock lock : brief.underway().locks()) {
             LinearExprBuilder fixed = LinearExpr.newBuilder();
-            IntVar[] there = cups.get(lock.day())[classOf(lock.builder())];
+            IntVar[] there = Objects.requireNonNull(cups.get(lock.day()))[classOf(lock.builder())];
             Optional<String> asked = lock.line().filter(line -> lines.contains(Optional.of(line)));
             for (int line = 0; line < lines.size(); line++) {
                 fixed.add(there[line]);
@@ -329,7 +331,8 @@ final class SeasonModel {
                         .merge(classOf(one.builder()), 1, Integer::sum));
         before.forEach((day, byClass) -> byClass.forEach((index, count) -> {
             IntVar missing = model.newIntVar(0, count, "");
-            model.addGreaterOrEqual(LinearExpr.newBuilder().add(missing).add(loads.get(day)[index]), count);
+            model.addGreaterOrEqual(
+                    LinearExpr.newBuilder().add(missing).add(Objects.requireNonNull(loads.get(day))[index]), count);
             cost.addTerm(missing, PlanCost.CHANGED_GRAFT);
         }));
     }
@@ -397,9 +400,9 @@ final class SeasonModel {
             int[] perClass = new int[classes.size()];
             int[][] perLine = new int[classes.size()][lines.size()];
             for (int index = 0; index < classes.size(); index++) {
-                perClass[index] = (int) solver.value(loads.get(day)[index]);
+                perClass[index] = (int) solver.value(Objects.requireNonNull(loads.get(day))[index]);
                 for (int line = 0; line < lines.size(); line++) {
-                    perLine[index][line] = (int) solver.value(cups.get(day)[index][line]);
+                    perLine[index][line] = (int) solver.value(Objects.requireNonNull(cups.get(day))[index][line]);
                 }
             }
             used.put(day, perClass);

@@ -7,6 +7,7 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import vividcrown.core.demand.Product;
@@ -42,7 +43,8 @@ final class Workload {
         batches.stream().map(one -> Map.entry(one.builder(), one.day())).distinct()
                 .forEach(load -> add(hours.load(load.getValue())));
         batches.forEach(this::add);
-        delivered.forEach((demand, day) -> add(hours.delivering(day, demands.get(demand).count())));
+        delivered.forEach(
+                (demand, day) -> add(hours.delivering(day, Objects.requireNonNull(demands.get(demand)).count())));
     }
 
     private void add(Hours.Work work) {
@@ -52,7 +54,7 @@ final class Workload {
     private void add(PlannedBatch batch) {
         add(hours.grafting(batch.day(), batch.cups()));
         for (PlannedBatch.Share share : batch.shares()) {
-            Product product = demands.get(share.demand()).product();
+            Product product = Objects.requireNonNull(demands.get(share.demand())).product();
             double ripe = supply.ripeOnAverage(batch.day(), share.cups(), batch.around());
             delivered.merge(share.demand(), share.delivery(), (one, two) -> one.isAfter(two) ? one : two);
             hours.placing(batch.day(), product, ripe).ifPresent(this::add);

@@ -6,6 +6,7 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import vividcrown.core.season.PlannedBatch;
@@ -51,7 +52,7 @@ public record Shopping(Map<LocalDate, Map<Material, Integer>> weeks) {
             for (PlannedBatch.Share share : batch.shares()) {
                 int ripe = supply.ripe(batch.day(), share.cups());
                 LocalDate placed = batch.day().plusDays(brief.ripeAfter());
-                switch (SupplyKind.of(demands.get(share.demand()).product())) {
+                switch (SupplyKind.of(Objects.requireNonNull(demands.get(share.demand())).product())) {
                     case CELLS -> {
                         // handed over as they are
                     }

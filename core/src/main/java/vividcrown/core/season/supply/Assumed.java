@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.stream.Collectors;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
@@ -32,7 +33,7 @@ public final class Assumed {
         Product product = Product.RIPE_CELLS;
         LocalDate delivery = batch.day().plusDays(supply.soonest(Product.MATED_QUEENS));
         for (PlannedBatch.Share share : batch.shares()) {
-            Product wanted = products.get(share.demand());
+            Product wanted = Objects.requireNonNull(products.get(share.demand()));
             if (wanted.losses().size() >= product.losses().size()) {
                 product = wanted;
                 delivery = share.delivery();

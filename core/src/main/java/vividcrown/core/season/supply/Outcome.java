@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -145,12 +146,12 @@ public final class Outcome {
     }
 
     public Served of(PromiseGroup group) {
-        return served.get(group);
+        return Objects.requireNonNull(served.get(group));
     }
 
     /** What its giver has over for it, as things stand. */
     public Yield handedTo(PromiseGroup group) {
-        return served.get(group).handed();
+        return Objects.requireNonNull(served.get(group)).handed();
     }
 
     /** Chance of each demand's whole number, by its id. */

@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
@@ -72,10 +73,10 @@ public final class RunningShares {
     }
 
     public Yield of(PromiseGroup group) {
-        return given.get(group);
+        return Objects.requireNonNull(given.get(group));
     }
 
     public List<Share> shares(PromiseGroup group) {
-        return shares.get(group);
+        return Objects.requireNonNull(shares.get(group));
     }
 }

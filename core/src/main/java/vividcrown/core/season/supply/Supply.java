@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
@@ -85,7 +86,7 @@ public final class Supply {
 
     /** Chance that virgins of this graft find the weather to mate, 0–1. */
     public double matingWeather(LocalDate graft) {
-        return 1 - weatherOf(graft).get(MatingWeather.NONE);
+        return 1 - Objects.requireNonNull(weatherOf(graft).get(MatingWeather.NONE));
     }
 
     private Map<MatingWeather, Double> weatherOf(LocalDate graft) {

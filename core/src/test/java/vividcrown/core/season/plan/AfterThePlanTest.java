@@ -181,4 +181,14 @@ class AfterThePlanTest {
         assertThat(Optional.of(new CellBuilder("x", BuilderSchool.STARTER_FINISHER, 45, day(0), List.of()).rhythm()
                 .restStretchDays())).contains(38);
     }
+
+    /** An order is delivered or declined while its grafts are still planned: they are for nobody then. */
+    @Test
+    void what_is_meant_for_somebody_who_asks_no_longer_is_checked_all_the_same() {
+        PlannedBatch batch = plan.batches().getFirst();
+        PlannedBatch forNobody = batch.with(batch.cups(),
+                List.of(new PlannedBatch.Share("gone", batch.cups(), batch.day().plusDays(40))));
+        PlanCheck check = PlanCheck.of(BRIEF, List.of(forNobody));
+        assertThat(check.chances()).doesNotContainKey("gone").hasSameSizeAs(BRIEF.demands());
+    }
 }
