@@ -6,10 +6,12 @@ import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -38,6 +40,40 @@ class KilledServerJourney {
         Process second = start(port);
         try {
             assertThat(owner.get("/api/v1/journal?subject=" + queen).text()).contains("before the kill");
+        } finally {
+            second.destroyForcibly();
+        }
+    }
+
+    @Test
+    void an_import_that_was_cut_short_is_brought_to_its_end() throws Exception {
+        Application.Demo demo = application.demo();
+        StringBuilder csv = new StringBuilder("code,name,yard,hive,stage,year,mark\n");
+        for (int row = 1; row <= 2_000; row++) {
+            csv.append("K-").append(row).append(",,,,laying,2025,\n");
+        }
+        int port = freePort();
+        Process first = start(port);
+        Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
+        String address = "/api/v1/imports/queens/" + UUID.randomUUID();
+        assertThat(owner.put(address, Map.of("csv", csv.toString(), "skipBadRows", false)).json().path("total").asInt())
+                .isEqualTo(2_000);
+        while (owner.get(address).json().path("done").asInt() == 0) {
+            Thread.sleep(20);
+        }
+        first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
+
+        Process second = start(port);
+        try {
+            JsonNode progress = owner.get(address).json();
+            for (int attempt = 0; attempt < 600 && !progress.path("ended").asBoolean(); attempt++) {
+                Thread.sleep(200);
+                progress = owner.get(address).json();
+            }
+            assertThat(progress.path("ended").asBoolean()).isTrue();
+            assertThat(owner.get("/api/v1/queens?search=K-2000").json()).hasSize(1);
+            assertThat(owner.get("/api/v1/exports/queens.csv").text().lines().filter(line -> line.startsWith("K-")))
+                    .hasSize(2_000);
         } finally {
             second.destroyForcibly();
         }

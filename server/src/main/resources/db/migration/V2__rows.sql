@@ -298,6 +298,12 @@ create table season_search (
     refusal       text
 );
 
+-- After many rows were made the planner is told: only their owner may.
+create function count_computed_rows() returns void language plpgsql security definer set search_path = public as
+$$ begin
+    analyze box, hive, frame, graft, queen, queen_agenda, graft_tally, mating_tally, contradiction;
+end $$;
+
 do $$
 declare one text;
 begin

@@ -36,12 +36,10 @@ public record OrderTerms(String customer, boolean ownNeed, Product product, int 
         deposit.ifPresent(amount -> faults.within("deposit", amount.doubleValue(), 0, 1_000_000));
         note.ifPresent(text -> faults.text("note", text, 0, 2_000));
         line.ifPresent(text -> faults.text("line", text, 1, 60));
-        faults.unless(sharePercent.isEmpty() || ownNeed, "sharePercent is for own needs only: give a number instead")
-                .unless(!until.isBefore(from), "until (%s) lies before from (%s): exchange the days, or change one",
-                        until,
-                        from)
+        faults.unless(sharePercent.isEmpty() || ownNeed, "fault.share")
+                .unless(!until.isBefore(from), "fault.untilBeforeFrom", until.toString(), from.toString())
                 .unless(from.getYear() >= 2000 && !until.isAfter(from.plusYears(2)),
-                        "until (%s) lies more than two years after from (%s): choose days of one season", until, from)
+                        "fault.untilTooLate", until.toString(), from.toString())
                 .refuse();
     }
 

@@ -39,9 +39,9 @@ public sealed interface HiveDeed extends Deed {
             stack = List.copyOf(stack);
             new Faults().text("code", code, 1, 20).within("position", position, 1, MOST_PLACES)
                     .unless(stack.stream().anyMatch(box -> box.kind().hasFrames()),
-                            "stack must have a box that holds frames: add one")
+                            "fault.noFrames")
                     .unless(stack.stream().map(Box::id).distinct().count() == stack.size(),
-                            "stack must name each box once: take one of the two away")
+                            "fault.boxTwice")
                     .within("boxes of the stack", stack.size(), 1, MOST_LEVELS).refuse();
         }
 

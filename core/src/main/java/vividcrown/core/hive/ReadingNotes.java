@@ -54,7 +54,7 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
         pollenColours.ifPresent(count -> faults.within("pollenColours", count, 0, 12));
         Set<String> places = new HashSet<>();
         sides.forEach(side -> faults.unless(places.add(side.box() + " " + side.slot() + " " + side.side()),
-                "box %d, frame %d, %s stands twice among the sides: keep one of the two", side.box(), side.slot(),
+                "fault.sideTwice", side.box(), side.slot(),
                 side.side()));
         faults.refuse();
         // a sign that is both seen and absent is refused here, not when somebody asks what it means

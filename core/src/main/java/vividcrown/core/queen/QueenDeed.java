@@ -34,10 +34,9 @@ public sealed interface QueenDeed extends AffectsQueens {
         public Known {
             new Faults().text("code", code, 1, 40).text("name", name, 0, 60).text("line", line, 0, 60)
                     .unless(!stage.isCell() && !stage.isEnd(),
-                            "stage of a known queen must be VIRGIN, LAYING, JUDGED or DRONE_LAYER, but is %s", stage)
+                            "fault.knownStage", stage)
                     .unless(emergenceYear == 0 || emergenceYear >= 1950 && emergenceYear <= 2200,
-                            "emergenceYear must lie between 1950 and 2200, or be 0 for unknown, but is %d",
-                            emergenceYear)
+                            "fault.emergenceYear", String.valueOf(emergenceYear))
                     .refuse();
         }
 

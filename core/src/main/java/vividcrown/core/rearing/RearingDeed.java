@@ -37,7 +37,7 @@ public sealed interface RearingDeed extends Deed {
             new Faults().text("grafter", grafter, 1, 60).within("incubatorCelsius", incubatorCelsius, 20, 45)
                     .within("bars", bars, 1, 6).within("cupsPerBar", cupsPerBar, 1, 30)
                     .unless(bars * cupsPerBar <= BuilderSchool.EXCEPTIONAL_LOAD,
-                            "%d cups are more than %d, the most that an exceptional builder brings up: use fewer cups, or two builders",
+                            "fault.cups",
                             bars * cupsPerBar, BuilderSchool.EXCEPTIONAL_LOAD)
                     .refuse();
         }
@@ -93,11 +93,11 @@ public sealed interface RearingDeed extends Deed {
                 RearingDeed {
         public BuilderRun {
             Faults faults = new Faults().unless(load.isPresent() != framesOfBees.isPresent(),
-                    "Say the load in cups or the strength in frames of bees, one of the two");
+                    "fault.loadOrStrength");
             load.ifPresent(cups -> faults.within("load", cups, 1, BuilderSchool.EXCEPTIONAL_LOAD));
             framesOfBees.ifPresent(frames -> faults.within("framesOfBees", frames, 0, 40).unless(
                     BuilderRhythm.load(frames) > 0,
-                    "%s frames of bees cannot be crowded with nurses: strengthen it to five or more", frames));
+                    "fault.notCrowded", frames));
             faults.refuse();
         }
 

@@ -6,7 +6,9 @@ import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.ResourceBundle;
+import java.util.concurrent.ConcurrentHashMap;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 
@@ -22,6 +24,10 @@ public record Sentence(String key, List<Object> arguments) {
     public Sentence {
         arguments = List.copyOf(arguments);
     }
+
+    /** A pattern is read once for a language, not for each of a page's hundreds of sentences. */
+    private static final Map<Locale, DateTimeFormatter> WEEKDAYS = new ConcurrentHashMap<>();
+    private static final Map<Locale, DateTimeFormatter> DAYS = new ConcurrentHashMap<>();
 
     public static Sentence of(String key, Object... arguments) {
         return new Sentence(key, List.of(arguments));
@@ -42,7 +48,9 @@ public record Sentence(String key, List<Object> arguments) {
 
     private static Object written(Object argument, Locale locale) {
         return switch (argument) {
-            case LocalDate day -> DateTimeFormatter.ofPattern("EEE d MMMM", locale).format(day);
+            case LocalDate day ->
+                WEEKDAYS.computeIfAbsent(locale, one -> DateTimeFormatter.ofPattern("EEE d MMMM", one))
+                        .format(day);
             case DatedSpan span -> written(span, locale);
             case DaySpan length -> written(length, locale);
             case Sentence sentence -> sentence.in(locale);
@@ -51,7 +59,7 @@ public record Sentence(String key, List<Object> arguments) {
     }
 
     private static String written(DatedSpan span, Locale locale) {
-        DateTimeFormatter full = DateTimeFormatter.ofPattern("d MMMM", locale);
+        DateTimeFormatter full = DAYS.computeIfAbsent(locale, one -> DateTimeFormatter.ofPattern("d MMMM", one));
         if (span.earliest().equals(span.latest())) {
             return full.format(span.earliest());
         }

@@ -21,7 +21,7 @@ public record SeasonHands(double hoursADay, Set<DayOfWeek> daysOff, int cages, d
         daysOff = Set.copyOf(daysOff);
         new Faults().within("hoursADay", hoursADay, 0.5, 400).within("cages", cages, 0, 10_000)
                 .within("assurance", assurance, 0.5, 0.999)
-                .unless(daysOff.size() < 7, "one day of the week must be left to work")
+                .unless(daysOff.size() < 7, "fault.noWorkday")
                 .refuse();
     }
 }

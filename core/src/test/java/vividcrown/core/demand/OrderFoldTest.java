@@ -80,11 +80,13 @@ class OrderFoldTest {
         assertThatThrownBy(
                 () -> new OrderTerms("", false, Product.VIRGINS, 0, Optional.of(10), JUN_1.plusDays(3), JUN_1,
                         Optional.empty(), 9, Optional.of(2.0), Optional.empty(), Optional.empty()))
-                .isInstanceOfSatisfying(Faults.Found.class, found -> assertThat(found.all()).containsExactly(
-                        "customer must be 1 to 80 characters, but has 0", "count must lie between 1 and 300, but is 0",
-                        "priority must lie between 1 and 3, but is 9",
-                        "assurance must lie between 0.5 and 0.999, but is 2",
-                        "sharePercent is for own needs only: give a number instead",
-                        "until (2026-06-01) lies before from (2026-06-04): exchange the days, or change one"));
+                .isInstanceOfSatisfying(Faults.Found.class,
+                        found -> assertThat(found.all()).map(Object::toString).containsExactly(
+                                "customer must be 1 to 80 characters, but has 0",
+                                "count must lie between 1 and 300, but is 0",
+                                "priority must lie between 1 and 3, but is 9",
+                                "assurance must lie between 0.5 and 0.999, but is 2",
+                                "sharePercent is for own needs only: give a number instead",
+                                "until (2026-06-01) lies before from (2026-06-04): exchange the days, or change one"));
     }
 }

@@ -189,10 +189,11 @@ class HiveFoldTest {
     void what_cannot_be_a_hive_says_everything_that_is_wrong_at_once() {
         assertThatThrownBy(() -> new HiveDeed.SetUp(ONE, YARD, " ", 0, Purpose.NUC,
                 List.of(new Box(new UUID(3, 1), BoxKind.LID, "", 0, 0))))
-                .isInstanceOfSatisfying(Faults.Found.class, found -> assertThat(found.all()).containsExactly(
-                        "code must be 1 to 20 characters, but has 0",
-                        "position must lie between 1 and 10000, but is 0",
-                        "stack must have a box that holds frames: add one"));
+                .isInstanceOfSatisfying(Faults.Found.class,
+                        found -> assertThat(found.all()).map(Object::toString).containsExactly(
+                                "code must be 1 to 20 characters, but has 0",
+                                "position must lie between 1 and 10000, but is 0",
+                                "stack must have a box that holds frames: add one"));
         assertThatThrownBy(() -> new Box(ONE, BoxKind.BROOD, "Dadant", 10, 11))
                 .hasMessage("frames must lie between 0 and slots (10), but is 11");
     }

@@ -4,6 +4,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
 import vividcrown.core.hive.HiveDeed;
@@ -84,19 +86,20 @@ final class ColonyProjectors {
         }
     }
 
-    @Component
-    @Order(62)
-    static class OfSettings extends Second {
+    /** Of what bears on every colony. */
+    private static final class OfAll extends Second {
 
+        private final SubjectKind kind;
         private final ColonyStandings standings;
 
-        OfSettings(ColonyStandings standings) {
+        OfAll(SubjectKind kind, ColonyStandings standings) {
+            this.kind = kind;
             this.standings = standings;
         }
 
         @Override
         public SubjectKind subjectKind() {
-            return SettingsDeed.OPERATION;
+            return kind;
         }
 
         @Override
@@ -105,24 +108,19 @@ final class ColonyProjectors {
         }
     }
 
-    @Component
-    @Order(63)
-    static class OfYards extends Second {
+    @Configuration
+    static class OfSettingsAndYards {
 
-        private final ColonyStandings standings;
-
-        OfYards(ColonyStandings standings) {
-            this.standings = standings;
+        @Bean
+        @Order(62)
+        Projector coloniesAfterSettings(ColonyStandings standings) {
+            return new OfAll(SettingsDeed.OPERATION, standings);
         }
 
-        @Override
-        public SubjectKind subjectKind() {
-            return YardDeed.YARD;
-        }
-
-        @Override
-        public void project(Map<UUID, List<Entry>> records) {
-            standings.forgetAll();
+        @Bean
+        @Order(63)
+        Projector coloniesAfterYards(ColonyStandings standings) {
+            return new OfAll(YardDeed.YARD, standings);
         }
     }
 }

@@ -12,7 +12,6 @@ import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
-import org.springframework.transaction.TransactionDefinition;
 import org.springframework.transaction.support.TransactionTemplate;
 import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.judgement.Judge;
@@ -49,13 +48,15 @@ public class ColonyStandings {
         this.turns = turns;
         this.jdbc = jdbc;
         this.apart = new TransactionTemplate(transactions);
-        this.apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
     }
 
     private record Row(UUID hiveId, String standing) {
     }
 
-    /** By the hive. */
+    /**
+     * By the hive. To be asked outside of any transaction: what is judged is kept in one of its own, and a second
+     * connection inside a request could wait for ever for those that wait for theirs.
+     */
     public Map<UUID, ColonyStanding> of(Collection<Hive> hives, Map<UUID, Yard> yards, LocalDate today) {
         Map<UUID, ColonyStanding> standings = new HashMap<>();
         jdbc.sql("select hive_id, standing from colony_day where day = ?").param(today).query(Row.class).list()

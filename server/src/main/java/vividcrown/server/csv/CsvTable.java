@@ -9,6 +9,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.problem.Refusal;
 
 /** A table as text: a header line, then a row a line. */
@@ -46,19 +47,17 @@ public final class CsvTable {
             List<String> missing = needed.stream().filter(column -> !parser.getHeaderMap().containsKey(column))
                     .toList();
             if (!missing.isEmpty()) {
-                throw Refusal.invalid("csv", "The first line must name the columns %s; %s is missing. Add it."
-                        .formatted(String.join(", ", columns), String.join(", ", missing)));
+                throw Refusal.invalid("csv", Sentence.of("refusal.csvColumns", String.join(", ", columns),
+                        String.join(", ", missing)));
             }
             List<CSVRecord> records = parser.getRecords();
             if (records.isEmpty() || records.size() > MOST_ROWS) {
-                throw Refusal.invalid("csv", "The file has %d rows; it needs 1 to %d. Split it, or add rows."
-                        .formatted(records.size(), MOST_ROWS));
+                throw Refusal.invalid("csv", Sentence.of("refusal.csvRows", records.size(), MOST_ROWS));
             }
             return records;
         } catch (IOException | UncheckedIOException | IllegalArgumentException unreadable) {
             throw Refusal.invalid("csv",
-                    "The file is not a readable CSV: %s. Save it again as CSV with commas and double quotes."
-                            .formatted(unreadable.getMessage()));
+                    Sentence.of("refusal.csvUnreadable", String.valueOf(unreadable.getMessage())));
         }
     }
 

@@ -114,22 +114,21 @@ class OrderFile {
             Optional<Product> product = Arrays.stream(Product.values())
                     .filter(one -> one.name().equalsIgnoreCase(cell("product").replace(' ', '_'))).findFirst();
             if (product.isEmpty()) {
-                problems.add("Product \"%s\" is not known. Write one of: %s.".formatted(cell("product"),
-                        String.join(", ", Arrays.stream(Product.values())
-                                .map(one -> one.name().toLowerCase(Locale.ROOT)).toList())));
+                say("import.noProduct", cell("product"), String.join(", ", Arrays.stream(Product.values())
+                        .map(one -> one.name().toLowerCase(Locale.ROOT)).toList()));
             }
-            Optional<Integer> count = value("count", Integer::valueOf, "a whole number");
-            Optional<LocalDate> until = value("until", LocalDate::parse, "a day like 2026-06-12");
-            Optional<LocalDate> from = value("from", LocalDate::parse, "a day like 2026-06-12");
-            Optional<Integer> share = value("share_percent", Integer::valueOf, "a whole number");
-            Optional<Integer> priority = value("priority", Integer::valueOf, "1, 2 or 3");
-            Optional<Double> assurance = value("assurance", Double::valueOf, "a share like 0.9");
-            Optional<BigDecimal> deposit = value("deposit", BigDecimal::new, "an amount like 120.50");
+            Optional<Integer> count = value("count", Integer::valueOf, "import.like.number");
+            Optional<LocalDate> until = value("until", LocalDate::parse, "import.like.day");
+            Optional<LocalDate> from = value("from", LocalDate::parse, "import.like.day");
+            Optional<Integer> share = value("share_percent", Integer::valueOf, "import.like.number");
+            Optional<Integer> priority = value("priority", Integer::valueOf, "import.like.priority");
+            Optional<Double> assurance = value("assurance", Double::valueOf, "import.like.share");
+            Optional<BigDecimal> deposit = value("deposit", BigDecimal::new, "import.like.amount");
             if (count.isEmpty() && cell("count").isEmpty()) {
-                problems.add("The count is missing. Say how many.");
+                say("import.noCount");
             }
             if (until.isEmpty() && cell("until").isEmpty()) {
-                problems.add("The day \"until\" is missing. Say by when.");
+                say("import.noDay");
             }
             Optional<OrderTerms> terms = Optional.empty();
             if (problems.isEmpty()) {
@@ -143,8 +142,7 @@ class OrderFile {
                 }
             }
             terms.filter(one -> cell("code").isEmpty() && one.until().isBefore(today.day()))
-                    .ifPresent(one -> problems.add(Sentence
-                            .of("refusal.hasPassed", one.until().toString(), today.day().toString()).toString()));
+                    .ifPresent(one -> say("refusal.hasPassed", one.until().toString(), today.day().toString()));
             return new Read(new Row(CsvTable.line(record), cell("for"), cell("product"), cell("count"), cell("until"),
                     problems), cell("code"), problems.isEmpty() ? terms : Optional.empty());
         }
@@ -160,9 +158,13 @@ class OrderFile {
             try {
                 return Optional.of(parse.apply(cell(column)));
             } catch (NumberFormatException | DateTimeParseException unreadable) {
-                problems.add("%s \"%s\" is not %s. Correct it.".formatted(column, cell(column), like));
+                say("import.notLike", column, cell(column), Sentence.of(like));
                 return Optional.empty();
             }
+        }
+
+        private void say(String key, Object... arguments) {
+            problems.add(Sentence.of(key, arguments).toString());
         }
 
         private String cell(String column) {

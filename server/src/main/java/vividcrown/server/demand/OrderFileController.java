@@ -43,6 +43,7 @@ class OrderFileController {
         this.file = file;
     }
 
+    /** Every order as CSV (RFC 4180). */
     @GetMapping("/api/v1/exports/orders.csv")
     ResponseEntity<String> out() {
         SignedIn.requireOwner();

@@ -58,11 +58,13 @@ class ExportController {
         this.jdbc = jdbc;
     }
 
+    /** Every open job as a calendar (RFC 5545). */
     @GetMapping("/api/v1/exports/tasks.ics")
     ResponseEntity<String> tasks() {
         return file("vivid-crown-tasks.ics", ICALENDAR, tasks.write());
     }
 
+    /** Every cell and queen as CSV (RFC 4180). */
     @GetMapping("/api/v1/exports/queens.csv")
     ResponseEntity<String> queens() {
         List<Queen> rows = queens.findAll(Sort.by("code"));

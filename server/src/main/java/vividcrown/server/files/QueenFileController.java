@@ -61,6 +61,7 @@ class QueenFileController {
         return imports.begin(id, file.csv(), file.skipBadRows());
     }
 
+    /** How far an import is. */
     @GetMapping("/queens/{id}")
     QueenImports.ImportProgress progress(@PathVariable UUID id) {
         return imports.progress(id).orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.importGone")));

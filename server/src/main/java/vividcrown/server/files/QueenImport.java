@@ -25,6 +25,7 @@ import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Stage;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.csv.CsvTable;
 import vividcrown.server.files.QueenFileController.Preview;
@@ -159,7 +160,7 @@ class QueenImport {
         private List<String> problems(Row row) {
             List<String> problems = new ArrayList<>();
             if (row.code().isEmpty() && row.hive().isEmpty()) {
-                problems.add("Neither a queen's code nor a hive: give one of them.");
+                problems.add(Sentence.of("import.nothing").toString());
             }
             hive(row, problems);
             if (!row.code().isEmpty()) {
@@ -174,36 +175,34 @@ class QueenImport {
             }
             Hive known = hivesByCode.get(lower(row.hive()));
             if (known == null && !yardsByName.containsKey(lower(row.yard()))) {
-                problems.add("Hive %s is new, and there is no yard \"%s\". Give one of: %s.".formatted(row.hive(),
-                        row.yard(),
-                        yardsByName.values().stream().map(Yard::name).sorted().collect(Collectors.joining(", "))));
+                problems.add(Sentence.of("import.noYard", row.hive(), row.yard(),
+                        yardsByName.values().stream().map(Yard::name).sorted().collect(Collectors.joining(", ")))
+                        .toString());
             }
             if (known != null && known.queenId().isPresent() && !row.code().isEmpty()) {
-                problems.add("Hive %s holds a queen already. Choose a free one, or record first what became of her."
-                        .formatted(row.hive()));
+                problems.add(Sentence.of("import.hiveHeld", row.hive()).toString());
             }
-            once(lineOfHive, row.hive(), row.line(), "Hive", problems);
+            once(lineOfHive, row.hive(), row.line(), "import.hiveTwice", problems);
         }
 
         private void queen(Row row, List<String> problems) {
             if (codesKnown.contains(row.code())) {
-                problems.add("There is a queen %s already. Change the code.".formatted(row.code()));
+                problems.add(Sentence.of("import.queenKnown", row.code()).toString());
             }
-            once(lineOfCode, row.code(), row.line(), "Code", problems);
+            once(lineOfCode, row.code(), row.line(), "import.codeTwice", problems);
             if (stage(row).isEmpty()) {
-                problems.add("Stage \"%s\" is not known. Write virgin, laying, judged or drone_layer."
-                        .formatted(row.stage()));
+                problems.add(Sentence.of("import.noStage", row.stage()).toString());
             }
             if (!row.year().isEmpty() && year(row).isEmpty()) {
-                problems.add("Year \"%s\" is not one from %d to %d. Correct it, or leave it empty."
-                        .formatted(row.year(), FIRST_YEAR, today.day().getYear()));
+                problems.add(Sentence.of("import.noYear", row.year(), String.valueOf(FIRST_YEAR),
+                        String.valueOf(today.day().getYear())).toString());
             }
         }
 
-        private void once(Map<String, Long> lines, String value, long line, String what, List<String> problems) {
+        private void once(Map<String, Long> lines, String value, long line, String key, List<String> problems) {
             Long earlier = lines.putIfAbsent(lower(value), line);
             if (earlier != null) {
-                problems.add("%s %s is on line %d already. Keep one of the two.".formatted(what, value, earlier));
+                problems.add(Sentence.of(key, value, earlier).toString());
             }
         }
     }

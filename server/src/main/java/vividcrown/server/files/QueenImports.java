@@ -10,6 +10,7 @@ import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.files.QueenFileController.Row;
@@ -32,12 +33,14 @@ class QueenImports {
     private final JdbcClient jdbc;
     private final Today today;
     private final Founding founding;
+    private final TransactionTemplate transactions;
 
-    QueenImports(QueenImport rows, JdbcClient jdbc, Today today, Founding founding) {
+    QueenImports(QueenImport rows, JdbcClient jdbc, Today today, Founding founding, TransactionTemplate transactions) {
         this.rows = rows;
         this.jdbc = jdbc;
         this.today = today;
         this.founding = founding;
+        this.transactions = transactions;
     }
 
     /**
@@ -101,10 +104,13 @@ class QueenImports {
         List<Row> all = QueenImport.written(asked.csv());
         for (int from = 0; from < all.size(); from += ROWS_AT_ONCE) {
             List<Row> part = all.subList(from, Math.min(from + ROWS_AT_ONCE, all.size()));
-            QueenImport.Counted counted = rows.record(asked.id(), asked.askedBy(), part);
-            jdbc.sql(
-                    "update queen_import set done = greatest(done, ?), queens = queens + ?, hives = hives + ? where id = ?")
-                    .params(from + part.size(), counted.queens(), counted.hives(), asked.id()).update();
+            int done = from + part.size();
+            transactions.executeWithoutResult(_ -> {
+                QueenImport.Counted counted = rows.record(asked.id(), asked.askedBy(), part);
+                jdbc.sql("""
+                        update queen_import set done = greatest(done, ?), queens = queens + ?, hives = hives + ?
+                        where id = ?""").params(done, counted.queens(), counted.hives(), asked.id()).update();
+            });
         }
         jdbc.sql("update queen_import set ended = true where id = ?").param(asked.id()).update();
     }

@@ -12,7 +12,6 @@ import net.fortuna.ical4j.model.property.Description;
 import net.fortuna.ical4j.model.property.Location;
 import net.fortuna.ical4j.model.property.Uid;
 import org.springframework.stereotype.Component;
-import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.round.Stop;
 import vividcrown.server.clock.Today;
@@ -31,7 +30,6 @@ class TaskCalendar {
         this.today = today;
     }
 
-    @Transactional(readOnly = true)
     public String write() {
         Calendar calendar = new Calendar().withProdId("-//Vivid Crown//tasks//EN").withDefaults().getFluentTarget();
         for (Stop stop : jobs.all(today.day()).stops()) {

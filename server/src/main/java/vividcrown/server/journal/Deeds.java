@@ -174,7 +174,7 @@ public class Deeds implements SmartInitializingSingleton {
             root = root.getCause();
         }
         if (root instanceof Faults.Found found) {
-            return found.all();
+            return found.all().stream().map(Sentence::toString).toList();
         }
         if (root instanceof IllegalArgumentException) {
             return List.of(String.valueOf(root.getMessage()));

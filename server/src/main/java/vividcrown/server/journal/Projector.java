@@ -36,4 +36,9 @@ public interface Projector {
     default Set<UUID> madeWithOthers(Collection<UUID> subjects) {
         return Set.of();
     }
+
+    /** Of how many things it makes the rows in one go. */
+    default int atOnce() {
+        return Recorder.AT_ONCE;
+    }
 }

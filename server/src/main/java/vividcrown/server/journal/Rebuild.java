@@ -77,7 +77,7 @@ public class Rebuild {
 
     /** So many at once as fit into the parameters of a statement. */
     public static List<List<UUID>> chunks(List<UUID> all) {
-        return Recorder.chunks(all);
+        return Recorder.chunks(all, Recorder.AT_ONCE);
     }
 
     private Set<SubjectKind> kinds() {
@@ -89,6 +89,7 @@ public class Rebuild {
     private long ofKind(SubjectKind kind, long before, LongConsumer progress) {
         List<Projector> makers = projectors.stream().filter(one -> one.subjectKind().equals(kind)).toList();
         long done = before;
+        long counted = before;
         UUID after = BEFORE_ALL;
         for (;;) {
             UUID from = after;
@@ -98,13 +99,19 @@ public class Rebuild {
             }
             done += chunk.size();
             progress.accept(done);
+            if (done - before >= 2 * (counted - before)) {
+                // or the database goes on planning for tables that were empty a moment ago
+                jdbc.sql("select count_computed_rows()").query().listOfRows();
+                counted = done;
+            }
             after = chunk.getLast();
         }
     }
 
     /** What another kind's rows brought along is made already, as cups are with their graft. */
     private List<UUID> chunk(SubjectKind kind, List<Projector> makers, UUID after) {
-        List<UUID> chunk = journal.subjects(kind.name(), after, Recorder.AT_ONCE);
+        List<UUID> chunk = journal.subjects(kind.name(), after,
+                makers.stream().mapToInt(Projector::atOnce).min().orElse(Recorder.AT_ONCE));
         Set<UUID> made = new HashSet<>();
         makers.forEach(one -> made.addAll(one.madeWithOthers(chunk)));
         List<UUID> left = new ArrayList<>(chunk);

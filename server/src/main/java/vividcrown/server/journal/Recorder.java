@@ -143,14 +143,15 @@ public class Recorder {
                 .forEach(touch -> byKind.computeIfAbsent(touch.kind(), _ -> new LinkedHashSet<>()).add(touch.id()));
         for (Projector projector : projectors) {
             Set<UUID> things = byKind.getOrDefault(projector.subjectKind(), Set.of());
-            chunks(List.copyOf(things)).forEach(chunk -> projector.project(records.standing(chunk)));
+            chunks(List.copyOf(things), projector.atOnce())
+                    .forEach(chunk -> projector.project(records.standing(chunk)));
         }
     }
 
-    static List<List<UUID>> chunks(List<UUID> all) {
+    static List<List<UUID>> chunks(List<UUID> all, int atOnce) {
         List<List<UUID>> chunks = new ArrayList<>();
-        for (int from = 0; from < all.size(); from += AT_ONCE) {
-            chunks.add(all.subList(from, Math.min(from + AT_ONCE, all.size())));
+        for (int from = 0; from < all.size(); from += atOnce) {
+            chunks.add(all.subList(from, Math.min(from + atOnce, all.size())));
         }
         return chunks;
     }

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.operation.CrownProperties;
 import vividcrown.server.operation.CurrentOperation;
@@ -62,14 +63,14 @@ class SessionController {
         this.properties = properties;
     }
 
+    /** Signs in; the session is a cookie. */
     @PostMapping
     Session signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
         String email = asked.email().strip().toLowerCase(Locale.ROOT);
         throttle.letThrough(email);
         SignedIn person = people.withPassword(email, asked.password()).orElseThrow(() -> {
             throttle.failed(email);
-            return Refusal.signInFailed(
-                    "This e-mail address and password do not belong together. Check both and try again.");
+            return Refusal.signInFailed(Sentence.of("refusal.signInFailed"));
         });
         throttle.succeeded(email);
         if (request.getSession(false) != null) {
@@ -83,6 +84,7 @@ class SessionController {
         return CurrentOperation.in(person.operationId(), this::current);
     }
 
+    /** Who is signed in, and for which operation. */
     @GetMapping
     Session current() {
         SignedIn person = SignedIn.require();
@@ -91,6 +93,7 @@ class SessionController {
                 today.day(), properties.demo(), operation.hasCalendarLink());
     }
 
+    /** Ends the session. */
     @DeleteMapping
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOut(HttpServletRequest request) {

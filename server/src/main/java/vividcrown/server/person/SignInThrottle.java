@@ -6,6 +6,7 @@ import java.time.Duration;
 import java.time.Instant;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.problem.Refusal;
 
 /**
@@ -30,8 +31,7 @@ class SignInThrottle {
         int wrong = jdbc.sql("select count(*) from sign_in_failure where email = ? and failed_at > ?").param(email)
                 .param(since()).query(Integer.class).single();
         if (wrong >= WRONG_ALLOWED) {
-            throw Refusal.tooMany("%d passwords were wrong for this address. Wait %d minutes, then try again."
-                    .formatted(wrong, WITHIN.toMinutes()));
+            throw Refusal.tooMany(Sentence.of("refusal.tooManyPasswords", wrong, (int) WITHIN.toMinutes()));
         }
     }
 

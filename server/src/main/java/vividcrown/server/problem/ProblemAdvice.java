@@ -19,14 +19,15 @@ import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import vividcrown.core.reason.Sentence;
 
 /** Turns refusals into problem details (RFC 9457). */
 @RestControllerAdvice
 class ProblemAdvice extends ResponseEntityExceptionHandler {
 
     private static final Logger LOG = LoggerFactory.getLogger(ProblemAdvice.class);
-    static final String UNAVAILABLE = "The record cannot be reached at the moment. Nothing was kept; send it again in a while.";
-    static final String FAILED = "The server failed at this. Nothing was kept; tell whoever keeps the program.";
+    static final String UNAVAILABLE = Sentence.of("refusal.unavailable").toString();
+    static final String FAILED = Sentence.of("refusal.failed").toString();
 
     @ExceptionHandler
     ResponseEntity<ProblemDetail> refused(Refusal refusal) {
@@ -64,7 +65,8 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
                         error.getField() + " " + error.getDefaultMessage() + "."))
                 .toList();
         return ResponseEntity.unprocessableContent()
-                .body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid", "Some values need a change.", findings));
+                .body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid",
+                        Sentence.of("refusal.values").toString(), findings));
     }
 
     @Override
@@ -72,7 +74,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String cause = rootMessage(unreadable);
         return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "unreadable",
-                "The request could not be read: " + cause, List.of(new Refusal.Finding("", cause))));
+                Sentence.of("refusal.unreadable", cause).toString(), List.of(new Refusal.Finding("", cause))));
     }
 
     private static String rootMessage(Throwable thrown) {

@@ -68,12 +68,12 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.FORBIDDEN, "forbidden", List.of(new Finding("", why.toString())));
     }
 
-    public static Refusal signInFailed(String message) {
-        return new Refusal(HttpStatus.UNAUTHORIZED, "sign-in-failed", List.of(new Finding("", message)));
+    public static Refusal signInFailed(Sentence why) {
+        return new Refusal(HttpStatus.UNAUTHORIZED, "sign-in-failed", List.of(new Finding("", why.toString())));
     }
 
-    public static Refusal tooMany(String message) {
-        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", List.of(new Finding("", message)));
+    public static Refusal tooMany(Sentence why) {
+        return new Refusal(HttpStatus.TOO_MANY_REQUESTS, "too-many", List.of(new Finding("", why.toString())));
     }
 
     HttpStatus status() {

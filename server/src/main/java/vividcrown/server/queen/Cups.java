@@ -32,17 +32,26 @@ public class Cups {
         return names.generate(bar + "-" + cup);
     }
 
-    /** The graft was done, or changed: each cup has its row. */
-    public void follow(UUID graft, String code, UUID mother, int bars, int cupsPerBar) {
-        Map<UUID, Queen> known = queens.findByGraftIdOrderByBarAscCupAsc(graft).stream()
+    /** A graft that was done. @param code begins the codes of its cups */
+    public record DoneGraft(UUID id, String code, UUID mother, int bars, int cupsPerBar) {
+    }
+
+    /** The grafts were done, or changed: each cup has its row. */
+    public void follow(List<DoneGraft> grafts) {
+        if (grafts.isEmpty()) {
+            return;
+        }
+        Map<UUID, Queen> known = queens.findByGraftIdIn(grafts.stream().map(DoneGraft::id).toList()).stream()
                 .collect(Collectors.toMap(Queen::id, Function.identity()));
         List<Queen> cups = new ArrayList<>();
-        for (int bar = 1; bar <= bars; bar++) {
-            for (int cup = 1; cup <= cupsPerBar; cup++) {
-                UUID id = id(graft, bar, cup);
-                String called = String.format(Locale.ROOT, "%s-%d%02d", code, bar, cup);
-                Queen fresh = Queen.ofCup(id, called, graft, bar, cup, mother);
-                cups.add(known.getOrDefault(id, fresh));
+        for (DoneGraft graft : grafts) {
+            for (int bar = 1; bar <= graft.bars(); bar++) {
+                for (int cup = 1; cup <= graft.cupsPerBar(); cup++) {
+                    UUID id = id(graft.id(), bar, cup);
+                    String called = String.format(Locale.ROOT, "%s-%d%02d", graft.code(), bar, cup);
+                    Queen fresh = Queen.ofCup(id, called, graft.id(), bar, cup, graft.mother());
+                    cups.add(known.getOrDefault(id, fresh));
+                }
             }
         }
         rows.write(cups, records.standing(cups.stream().map(Queen::id).toList()));

@@ -32,6 +32,7 @@ class QueenController {
         this.today = today;
     }
 
+    /** One cell or queen: where she stands, what comes next, and her daughters. */
     @GetMapping("/{id}")
     QueenPage queen(@PathVariable UUID id) {
         Queen queen = queens.findById(id)
@@ -42,6 +43,7 @@ class QueenController {
                         .count());
     }
 
+    /** Mothers to graft from, by their codes. */
     @GetMapping("/breeders")
     List<QueenView> breeders() {
         return reader.view(queens.findByBreederTrueAndAliveTrueOrderByCode(), today.day());

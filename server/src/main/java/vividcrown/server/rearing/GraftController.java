@@ -112,6 +112,7 @@ class GraftController {
         return lines(shown, cups).stream().sorted(Comparator.comparing(GraftLine::graftDay).reversed()).toList();
     }
 
+    /** One batch: its calendar, its cups, and what took. */
     @GetMapping("/{id}")
     GraftPage one(@PathVariable UUID id) {
         Graft graft = grafts.findById(id)

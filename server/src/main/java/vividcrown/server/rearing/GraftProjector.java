@@ -1,6 +1,7 @@
 package vividcrown.server.rearing;
 
 import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
@@ -26,6 +27,7 @@ import vividcrown.server.queen.Cups;
 class GraftProjector implements Projector {
 
     private static final String FOUND_IN = "GRAFT";
+    private static final int GRAFTS_AT_ONCE = 25;
 
     private final Grafts grafts;
     private final Cups cups;
@@ -48,13 +50,14 @@ class GraftProjector implements Projector {
     public void project(Map<UUID, List<Entry>> records) {
         ZoneId zone = today.zone();
         Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+        List<Cups.DoneGraft> done = new ArrayList<>();
         records.forEach((id, record) -> {
             GraftFold.Folded folded = GraftFold.fold(record, zone);
             clashes.put(id, folded.contradictions());
             folded.state().ifPresentOrElse(state -> {
                 Graft graft = grafts.saveAndFlush(new Graft(id, state));
                 if (state.isDone()) {
-                    cups.follow(id, graft.code(), graft.motherId(), graft.bars(), graft.cupsPerBar());
+                    done.add(new Cups.DoneGraft(id, graft.code(), graft.motherId(), graft.bars(), graft.cupsPerBar()));
                 } else {
                     cups.drop(id);
                 }
@@ -63,7 +66,14 @@ class GraftProjector implements Projector {
                 grafts.deleteAllByIdInBatch(List.of(id));
             });
         });
+        cups.follow(done);
         contradictions.replace(FOUND_IN, records.keySet(), clashes);
+    }
+
+    /** Each brings dozens of cups along. */
+    @Override
+    public int atOnce() {
+        return GRAFTS_AT_ONCE;
     }
 
     @Override

@@ -26,6 +26,7 @@ import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.OwnFigure;
 import vividcrown.core.swarm.SwarmPlanner;
 import vividcrown.core.swarm.SwarmSchool;
@@ -193,18 +194,17 @@ class ColonyReckonController {
         happened.forEach(event -> days.add(event.day()));
         Optional<LocalDate> newest = days.stream().max(LocalDate::compareTo);
         if (today == null && newest.isEmpty()) {
-            findings.add(new Refusal.Finding("today",
-                    "Say for which day, or what was seen: give today, readings or events."));
+            findings.add(new Refusal.Finding("today", Sentence.of("refusal.forWhichDay").toString()));
         }
         if (today != null && newest.isPresent() && newest.get().isAfter(today)) {
-            findings.add(new Refusal.Finding("today", "%s lies after today (%s). Change one of the two."
-                    .formatted(newest.get(), today)));
+            findings.add(new Refusal.Finding("today",
+                    Sentence.of("refusal.afterToday", newest.get().toString(), today.toString()).toString()));
         }
         Optional<LocalDate> oldest = days.stream().min(LocalDate::compareTo);
         Optional<LocalDate> asOf = Optional.ofNullable(today).or(() -> newest);
         if (oldest.isPresent() && oldest.get().plusYears(LONGEST_YEARS).isBefore(asOf.orElseThrow())) {
-            findings.add(new Refusal.Finding("", "%s lies more than %d years before %s. Leave out what is so old."
-                    .formatted(oldest.get(), LONGEST_YEARS, asOf.get())));
+            findings.add(new Refusal.Finding("", Sentence
+                    .of("refusal.soOld", oldest.get().toString(), LONGEST_YEARS, asOf.get().toString()).toString()));
         }
         Assumptions assumptions = Assumptions.standard();
         try {

@@ -35,6 +35,7 @@ import vividcrown.core.rearing.GraftCalendar;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.rearing.CalendarView;
 import vividcrown.server.wire.ReasonView;
@@ -151,9 +152,7 @@ class ReckonController {
         int tried = Objects.requireNonNullElse(asked.matingsTried(), 0);
         int succeeded = Objects.requireNonNullElse(asked.matingsSucceeded(), 0);
         if (succeeded < 0 || succeeded > tried) {
-            throw Refusal.invalid("matingsSucceeded",
-                    "matingsSucceeded must lie between 0 and matingsTried (%d), but is %d."
-                            .formatted(tried, succeeded));
+            throw Refusal.invalid("matingsSucceeded", Sentence.of("refusal.matings", tried, succeeded));
         }
         return LossStep.MATING.prior().updatedBy(succeeded, tried);
     }
@@ -166,14 +165,14 @@ class ReckonController {
         } else if (asked.known() != null) {
             entries.add(new LifeEntry(beginning, asked.known().day(), 0, known(asked.known())));
         } else {
-            throw Refusal.invalid("graft", "Say how her record begins: give graft, or known.");
+            throw Refusal.invalid("graft", Sentence.of("refusal.beginning"));
         }
         List<Event> events = Objects.requireNonNullElse(asked.events(), List.of());
         for (int index = 0; index < events.size(); index++) {
             Event event = events.get(index);
             if (event.day().isAfter(asked.today())) {
-                throw Refusal.invalid("events[%d].day".formatted(index), "%s lies after today (%s). Change the day."
-                        .formatted(event.day(), asked.today()));
+                throw Refusal.invalid("events[%d].day".formatted(index),
+                        Sentence.of("refusal.afterToday", event.day().toString(), asked.today().toString()));
             }
             entries.add(new LifeEntry(new UUID(0, index), event.day(), index + 1L, event(event.what())));
         }
@@ -183,8 +182,7 @@ class ReckonController {
     private static QueenEvent known(Known known) {
         if (known.stage().isCell()) {
             throw Refusal.invalid("known.stage",
-                    "A known queen is a virgin or older, but stage is %s. Give graft instead."
-                            .formatted(known.stage()));
+                    Sentence.of("refusal.knownCell", Sentence.of("stage." + known.stage().name())));
         }
         return new QueenEvent.Known(known.stage(), Objects.requireNonNullElse(known.emergenceYear(), 0));
     }

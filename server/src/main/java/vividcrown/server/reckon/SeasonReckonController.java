@@ -27,6 +27,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.demand.Backward;
 import vividcrown.core.season.supply.GraftsNeeded;
 import vividcrown.core.season.supply.Yield;
@@ -136,8 +137,8 @@ class SeasonReckonController {
         }
         LocalDate today = asked.today() == null ? asked.delivery().minusYears(1) : asked.today();
         if (asked.delivery().isBefore(today)) {
-            throw Refusal.invalid("delivery", "%s lies before today (%s). Choose a day to come."
-                    .formatted(asked.delivery(), today));
+            throw Refusal.invalid("delivery",
+                    Sentence.of("refusal.hasPassed", asked.delivery().toString(), today.toString()));
         }
         GraftPlan plan = new GraftPlan(asked.delivery(),
                 Objects.requireNonNullElse(asked.larvaAge(), LarvaAge.FROM_12_TO_24_H),

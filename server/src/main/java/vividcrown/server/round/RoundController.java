@@ -65,6 +65,7 @@ class RoundController {
         this.planner = planner;
     }
 
+    /** What is due today, in walking order, with what to carry. */
     @GetMapping
     RoundPage today() {
         return planner.plan();

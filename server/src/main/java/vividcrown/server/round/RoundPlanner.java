@@ -15,7 +15,6 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.journal.SubjectKind;
@@ -74,7 +73,6 @@ class RoundPlanner {
         this.settings = settings;
     }
 
-    @Transactional(readOnly = true)
     RoundPage plan() {
         LocalDate day = today.day();
         Jobs.Found found = jobs.dueBy(day);

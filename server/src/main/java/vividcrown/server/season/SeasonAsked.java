@@ -34,6 +34,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.BreederQueen;
 import vividcrown.core.season.CellBuilder;
@@ -210,8 +211,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
     double secondsOrUsual() {
         double asked = Objects.requireNonNullElse(seconds, MOST_SECONDS);
         if (!(asked >= 0.5 && asked <= MOST_SECONDS)) {
-            throw Refusal.invalid("seconds", "seconds must lie between 0.5 and 10, but is %s. Change it."
-                    .formatted(asked));
+            throw Refusal.invalid("seconds", Sentence.of("refusal.seconds", String.valueOf(asked)));
         }
         return asked;
     }

@@ -101,6 +101,7 @@ class SeasonController {
         this.adoption = adoption;
     }
 
+    /** How what is planned stands against what is promised, with the sheets for it. */
     @GetMapping
     @Transactional(readOnly = true)
     public SeasonPage season() {
@@ -181,12 +182,14 @@ class SeasonController {
         return new Begun(searches.begin(brief, made.names(), seconds));
     }
 
+    /** How far a search is, and its plan once it is done. */
     @GetMapping("/searches/{id}")
     SeasonSearches.Progress progress(@PathVariable UUID id) {
         return searches.progress(id).orElseThrow(
                 () -> Refusal.notFound(Sentence.of("refusal.searchGone")));
     }
 
+    /** Ends a search; the best plan so far is kept. */
     @PostMapping("/searches/{id}/stop")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void stop(@PathVariable UUID id) {

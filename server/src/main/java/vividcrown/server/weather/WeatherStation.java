@@ -1,8 +1,10 @@
 package vividcrown.server.weather;
 
 import java.time.LocalDate;
+import java.util.Map;
 import java.util.Random;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import vividcrown.core.mating.Afternoon;
 
 /**
@@ -18,6 +20,7 @@ public final class WeatherStation {
 
     private final long seed;
     private final int elevationMetres;
+    private final Map<LocalDate, Boolean> fitSoFar = new ConcurrentHashMap<>();
 
     public WeatherStation(UUID yard, int elevationMetres) {
         this.seed = yard.getMostSignificantBits() ^ yard.getLeastSignificantBits();
@@ -40,7 +43,9 @@ public final class WeatherStation {
         for (int year = 1; year <= 20; year++) {
             for (int offset = -3; offset <= 3; offset++) {
                 seen++;
-                if (afternoon(day.minusYears(year).plusDays(offset)).fitness() != Afternoon.Fitness.UNFIT) {
+                // neighbouring days ask for nearly the same weeks
+                if (fitSoFar.computeIfAbsent(day.minusYears(year).plusDays(offset),
+                        past -> afternoon(past).fitness() != Afternoon.Fitness.UNFIT)) {
                     fit++;
                 }
             }

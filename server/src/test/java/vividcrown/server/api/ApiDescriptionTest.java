@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -31,5 +33,22 @@ class ApiDescriptionTest {
         }
         assertThat(served).as("run ./crown types and commit web/openapi.json")
                 .isEqualTo(JsonMapper.shared().readTree(Files.readString(file)));
+    }
+
+    @Test
+    void every_question_has_a_name_of_its_own_says_what_it_is_and_what_may_be_answered_instead() {
+        JsonNode paths = new Client(application.address()).get("/api/v1/openapi").json().path("paths");
+        Set<String> names = new HashSet<>();
+        paths.properties().forEach(path -> path.getValue().properties().forEach(one -> {
+            JsonNode operation = one.getValue();
+            String name = operation.path("operationId").asString();
+            assertThat(names.add(name)).as("the name %s stands once", name).isTrue();
+            assertThat(name).doesNotContain("_").doesNotContain("ontroller");
+            assertThat(operation.path("summary").asString("") + operation.path("description").asString(""))
+                    .as("what %s is", name).isNotBlank();
+            assertThat(operation.path("responses").path("503").path("content").has("application/problem+json"))
+                    .as("problems of %s", name).isTrue();
+        }));
+        assertThat(names).hasSizeGreaterThan(40);
     }
 }

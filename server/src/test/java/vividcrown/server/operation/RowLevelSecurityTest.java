@@ -56,4 +56,16 @@ class RowLevelSecurityTest {
                 .update())).isInstanceOf(DataAccessException.class).rootCause()
                 .hasMessageContaining("row-level security");
     }
+
+    /** The door for searching runs as the owner of the tables, past the policies: it must look at the operation itself. */
+    @Test
+    void searching_for_queens_finds_none_of_another_operation(Application.Running running) {
+        UUID mine = running.demo().operation();
+        UUID other = running.demo().operation();
+        JdbcClient jdbc = running.context().getBean(JdbcClient.class);
+        String search = "select distinct operation_id from queens_called('%26-0%', 1000000)";
+        assertThat(CurrentOperation.in(mine, () -> jdbc.sql(search).query(UUID.class).list())).containsExactly(mine)
+                .doesNotContain(other);
+        assertThat(jdbc.sql(search).query(UUID.class).list()).isEmpty();
+    }
 }

@@ -116,4 +116,30 @@ class YieldTest {
         assertThatThrownBy(() -> GraftsNeeded.forDemand(Product.VIRGINS, 5, 1.0, 1, Map.of()))
                 .hasMessageContaining("assurance");
     }
+
+    /**
+     * Hundreds of batches together: what cannot come is left out of the sums, and nothing is lost of what can. Reference:
+     * means add, and so do the variances of what is independent.
+     */
+    @Test
+    void many_batches_together_keep_mean_and_variance_though_what_cannot_come_is_left_out() {
+        List<Rate> steps = List.of(Rate.of(30, 10), Rate.of(45, 5));
+        Yield one = Yield.ofBatch(40, steps);
+        Yield all = Yield.NOTHING;
+        for (int batch = 0; batch < 200; batch++) {
+            all = all.plus(one);
+        }
+        assertThat(all.chances()).hasSize(40 * 200 + 1);
+        assertThat(all.atLeast(0)).isCloseTo(1, EXACT);
+        assertThat(all.mean()).isCloseTo(200 * one.mean(), Offset.offset(1e-6));
+        assertThat(variance(all)).isCloseTo(200 * variance(one), Offset.offset(1e-4));
+    }
+
+    private static double variance(Yield yield) {
+        double sum = 0;
+        for (int finished = 0; finished < yield.chances().length; finished++) {
+            sum += yield.chances()[finished] * Math.pow(finished - yield.mean(), 2);
+        }
+        return sum;
+    }
 }
