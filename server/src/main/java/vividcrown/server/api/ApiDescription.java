@@ -40,8 +40,8 @@ class ApiDescription {
     @Bean
     OperationCustomizer namedByFeature() {
         return (operation, method) -> {
-            String feature = StringUtils
-                    .uncapitalize(method.getBeanType().getSimpleName().replaceAll("(Reckon)?Controller$", ""));
+            String controller = method.getBeanType().getSimpleName().replaceAll("Controller$", "");
+            String feature = controller.endsWith("Reckon") ? "reckon" : StringUtils.uncapitalize(controller);
             var stated = method.getMethodAnnotation(io.swagger.v3.oas.annotations.Operation.class);
             if (stated == null || stated.operationId().isEmpty()) {
                 operation.setOperationId(feature + "." + method.getMethod().getName());

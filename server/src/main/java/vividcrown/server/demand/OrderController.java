@@ -82,6 +82,7 @@ class OrderController {
 
     /** Queens that lay and that nobody was promised. */
     @GetMapping("/free-queens")
+    @Operation(summary = "Queens that lay and are promised to nobody")
     List<FreeQueen> free() {
         Set<UUID> spoken = promised.findByDeliveredOnIsNull().stream().map(PromisedQueen::queenId)
                 .collect(Collectors.toSet());
