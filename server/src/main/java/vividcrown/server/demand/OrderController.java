@@ -10,7 +10,6 @@ import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -57,7 +56,6 @@ class OrderController {
     /** By the day they are due. */
     @GetMapping
     @Operation(operationId = "orders", summary = "Open orders, and those closed in the last year, by the day they are due")
-    @Transactional(readOnly = true)
     public List<OrderLine> all() {
         List<QueenOrder> all = orders.since(today.day().minusYears(1));
         List<QueenOrder> open = all.stream().filter(order -> order.state().isOpen()).toList();

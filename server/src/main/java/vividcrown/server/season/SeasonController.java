@@ -1,5 +1,6 @@
 package vividcrown.server.season;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -14,7 +15,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -103,7 +103,6 @@ class SeasonController {
 
     /** How what is planned stands against what is promised, with the sheets for it. */
     @GetMapping
-    @Transactional(readOnly = true)
     public SeasonPage season() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
         SeasonBrief brief = made.brief();
@@ -167,6 +166,7 @@ class SeasonController {
 
     /** Begins a search; how far it is tells the next. */
     @PostMapping("/searches")
+    @Operation(summary = "Begin a search for a plan")
     Begun search(@Valid @RequestBody Search asked) {
         // whoever takes the plan grafts, unless somebody else is named
         SeasonBriefs.Made made = briefs.make(Objects.requireNonNullElse(asked.whatIf(), SeasonBriefs.WhatIf.NOTHING)
@@ -184,6 +184,7 @@ class SeasonController {
 
     /** How far a search is, and its plan once it is done. */
     @GetMapping("/searches/{id}")
+    @Operation(summary = "How far a search is, and its plan once it is done")
     SeasonSearches.Progress progress(@PathVariable UUID id) {
         return searches.progress(id).orElseThrow(
                 () -> Refusal.notFound(Sentence.of("refusal.searchGone")));
@@ -191,6 +192,7 @@ class SeasonController {
 
     /** Ends a search; the best plan so far is kept. */
     @PostMapping("/searches/{id}/stop")
+    @Operation(summary = "End a search; the best plan so far is kept")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void stop(@PathVariable UUID id) {
         searches.stop(id);
@@ -198,6 +200,7 @@ class SeasonController {
 
     /** Makes the plan that a search found the operation's own: its grafts are planned, those it drops are cancelled. */
     @PostMapping("/searches/{id}/adopt")
+    @Operation(summary = "Make the plan that a search found the operation's own")
     PlanAdoption.Adopted adopt(@PathVariable UUID id) {
         SignedIn.requireOwner();
         SeasonPlanView plan = progress(id).plan();
@@ -209,6 +212,7 @@ class SeasonController {
 
     /** What the plan comes to with these grafts instead, nothing kept: for moving them by hand. */
     @PostMapping("/check")
+    @Operation(summary = "What the plan comes to with these grafts instead; nothing is kept")
     SeasonPlanReckonController.CheckAnswer check(
             @RequestBody @Size(max = SeasonAsked.MOST_BATCHES) List<SeasonPlanView.@Valid BatchView> batches) {
         return SeasonPlanReckonController.CheckAnswer.of(PlanCheck.of(
@@ -222,6 +226,7 @@ class SeasonController {
 
     /** Moves a planned graft to another day. */
     @PostMapping("/grafts/{id}/move")
+    @Operation(summary = "Move a planned graft to another day")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void move(@PathVariable UUID id, @Valid @RequestBody Moved asked) {
         SignedIn.requireOwner();

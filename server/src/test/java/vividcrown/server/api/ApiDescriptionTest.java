@@ -39,16 +39,19 @@ class ApiDescriptionTest {
     void every_question_has_a_name_of_its_own_says_what_it_is_and_what_may_be_answered_instead() {
         JsonNode paths = new Client(application.address()).get("/api/v1/openapi").json().path("paths");
         Set<String> names = new HashSet<>();
+        Set<String> unexplained = new HashSet<>();
         paths.properties().forEach(path -> path.getValue().properties().forEach(one -> {
             JsonNode operation = one.getValue();
             String name = operation.path("operationId").asString();
             assertThat(names.add(name)).as("the name %s stands once", name).isTrue();
             assertThat(name).doesNotContain("_").doesNotContain("ontroller");
-            assertThat(operation.path("summary").asString("") + operation.path("description").asString(""))
-                    .as("what %s is", name).isNotBlank();
+            if ((operation.path("summary").asString("") + operation.path("description").asString("")).isBlank()) {
+                unexplained.add(name);
+            }
             assertThat(operation.path("responses").path("503").path("content").has("application/problem+json"))
                     .as("problems of %s", name).isTrue();
         }));
         assertThat(names).hasSizeGreaterThan(40);
+        assertThat(unexplained).isEmpty();
     }
 }
