@@ -103,8 +103,12 @@ function Import({ kind }: { kind: Kind }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const [csv, setCsv, clear] = useDraft(kind === 'queens' ? 'draft-import' : `draft-${kind}`, '')
-  // the same file sent again, after a lost answer or a reload, is the same import
+  // the same file sent again, after a lost answer or a reload, is the same import; another file is another
   const [begun, setBegun, forget] = useDraft(`import-${kind}`, '')
+  const take = (text: string) => {
+    setCsv(text)
+    forget()
+  }
   const preview = useMutation({ mutationFn: DOORS[kind].preview })
   const confirm = useMutation({
     mutationFn: () => {
@@ -135,7 +139,7 @@ function Import({ kind }: { kind: Kind }) {
             const file = event.target.files?.[0]
             if (!file) return
             const text = await file.text()
-            setCsv(text)
+            take(text)
             preview.mutate(text)
           }}
         />
@@ -145,7 +149,7 @@ function Import({ kind }: { kind: Kind }) {
         <textarea
           className="field h-32 font-mono text-sm"
           value={csv}
-          onChange={(event) => setCsv(event.target.value)}
+          onChange={(event) => take(event.target.value)}
         />
       </label>
       <button

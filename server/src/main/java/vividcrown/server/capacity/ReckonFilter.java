@@ -80,7 +80,7 @@ class ReckonFilter extends OncePerRequestFilter {
             }
             return !givenUp;
         } catch (CancellationException neverBegun) {
-            return false;
+            throw Refusal.busy(Sentence.of("refusal.busy"));
         } catch (ExecutionException failed) {
             throw new ServletException(failed.getCause());
         } catch (InterruptedException stopping) {

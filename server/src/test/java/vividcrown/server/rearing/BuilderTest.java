@@ -67,7 +67,7 @@ class BuilderTest {
         owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "framesOfBees", 9);
         assertThat(line("B 9").path("load").asInt()).isEqualTo(20);
         assertThat(owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "framesOfBees", 4).findings())
-                .containsExactly("4.0 frames of bees cannot be crowded with nurses: strengthen it to five or more.");
+                .containsExactly("4 frames of bees cannot be crowded with nurses: strengthen it to five or more.");
         assertThat(owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER").findings())
                 .containsExactly("Say the load in cups or the strength in frames of bees, one of the two.");
         assertThat(line("B 9").path("load").asInt()).isEqualTo(20);

@@ -78,6 +78,6 @@ class ReckonTest {
         assertThat(stranger.post("/api/v1/reckon/queen-life",
                 Map.of("today", "2026-06-01", "graft", Map.of("graftDay", "2026-06-01"), "events",
                         List.of(Map.of("day", "2026-06-05", "what", "TOOK"))))
-                .findings()).containsExactly("2026-06-05 lies after today (2026-06-01). Change the day.");
+                .findings()).containsExactly("2026-06-05 lies after today (2026-06-01). Change one of the two.");
     }
 }
