@@ -66,27 +66,24 @@ class Bench {
                         .query(Integer.class).single(),
                 count(database, "journal_entry", demo), writing);
         print("rebuild", "%.0f s, target 600 s", rebuild);
-        beside("the round", () -> owner.get("/api/v1/round"), () -> database.sql("""
+        beside("the round", () -> owner.load("/api/v1/round"), () -> database.sql("""
                 select * from queen_agenda a join queen q on q.id = a.queen_id left join hive h on h.id = q.hive_id
                 where a.operation_id = ? and a.holds_from <= date '2026-06-09' and a.holds_until >= date '2026-06-09'
                     and (a.earliest is null or a.earliest <= date '2026-06-09')""")
                 .param(demo.operation()).query().listOfRows());
-        beside("a yard of 400 nucs", () -> owner.get("/api/v1/yards/" + seasons.matingYard()), () -> database.sql("""
+        beside("a yard of 400 nucs", () -> owner.load("/api/v1/yards/" + seasons.matingYard()), () -> database.sql("""
                 select * from hive h left join queen q on q.id = h.queen_id where h.yard_id = ? order by h.position
                 """).param(seasons.matingYard()).query().listOfRows());
-        beside("queens called X24-1", () -> owner.get("/api/v1/queens?search=X24-1"), () -> database.sql("""
+        beside("queens called X24-1", () -> owner.load("/api/v1/queens?search=X24-1"), () -> database.sql("""
                 select * from queen where operation_id = ? and code like 'X24-1%' limit 100""")
                 .param(demo.operation()).query().listOfRows());
-        beside("colonies", () -> owner.get("/api/v1/colonies"), () -> database.sql("""
+        beside("colonies", () -> owner.load("/api/v1/colonies"), () -> database.sql("""
                 select * from hive h join colony_day d on d.hive_id = h.id where h.operation_id = ?""")
                 .param(demo.operation()).query().listOfRows());
-        print("the season", "%.1f ms", milliseconds(() -> owner.get("/api/v1/season")));
-        print("a colony's page", "%.1f ms", milliseconds(() -> owner.get("/api/v1/colonies/" + colony(owner))));
-        print("grafts", "%.1f ms", milliseconds(() -> owner.get("/api/v1/grafts")));
-    }
-
-    private static String colony(Client owner) {
-        return owner.get("/api/v1/hives").json().get(0).path("id").asString();
+        String colony = owner.get("/api/v1/hives").json().get(0).path("id").asString();
+        print("the season", "%.1f ms", milliseconds(() -> owner.load("/api/v1/season")));
+        print("a colony's page", "%.1f ms", milliseconds(() -> owner.load("/api/v1/colonies/" + colony)));
+        print("grafts", "%.1f ms", milliseconds(() -> owner.load("/api/v1/grafts")));
     }
 
     private Application.Demo rebuilt(Application.Demo demo) {
@@ -104,6 +101,15 @@ class Bench {
         print(what, "first %.1f ms, then %.1f ms; its rows by bare SQL %.1f ms, ratio %.1f, target 5", first, http,
                 rows,
                 http / rows);
+    }
+
+    @Test
+    void start_up() throws Exception {
+        int port = Server.freePort();
+        long begun = System.nanoTime();
+        Process server = Server.start(application.databaseUrl(), port);
+        print("start-up to the first answer", "%.1f s", (System.nanoTime() - begun) / 1e9);
+        server.destroyForcibly().waitFor();
     }
 
     @Test

@@ -2,10 +2,6 @@ package vividcrown.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.net.ServerSocket;
-import java.nio.file.Path;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.TimeUnit;
@@ -28,8 +24,8 @@ class KilledServerJourney {
     @Test
     void after_a_kill_the_entries_are_there_and_nobody_is_signed_out() throws Exception {
         Application.Demo demo = application.demo();
-        int port = freePort();
-        Process first = start(port);
+        int port = Server.freePort();
+        Process first = Server.start(application.databaseUrl(), port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         UUID queen = owner.queenId("26-02-110");
         assertThat(
@@ -37,7 +33,7 @@ class KilledServerJourney {
                 .isEqualTo(200);
         first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
 
-        Process second = start(port);
+        Process second = Server.start(application.databaseUrl(), port);
         try {
             assertThat(owner.get("/api/v1/journal?subject=" + queen).text()).contains("before the kill");
         } finally {
@@ -52,8 +48,8 @@ class KilledServerJourney {
         for (int row = 1; row <= 2_000; row++) {
             csv.append("K-").append(row).append(",,,,laying,2025,\n");
         }
-        int port = freePort();
-        Process first = start(port);
+        int port = Server.freePort();
+        Process first = Server.start(application.databaseUrl(), port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         String address = "/api/v1/imports/queens/" + UUID.randomUUID();
         assertThat(owner.put(address, Map.of("csv", csv.toString(), "skipBadRows", false)).json().path("total").asInt())
@@ -63,7 +59,7 @@ class KilledServerJourney {
         }
         first.destroyForcibly().waitFor(10, TimeUnit.SECONDS);
 
-        Process second = start(port);
+        Process second = Server.start(application.databaseUrl(), port);
         try {
             JsonNode progress = owner.get(address).json();
             for (int attempt = 0; attempt < 600 && !progress.path("ended").asBoolean(); attempt++) {
@@ -76,36 +72,6 @@ class KilledServerJourney {
                     .hasSize(2_000);
         } finally {
             second.destroyForcibly();
-        }
-    }
-
-    private Process start(int port) throws Exception {
-        Path jar = Application.projectRoot().resolve("server/target/vividcrown-server-0.1.0-SNAPSHOT-app.jar");
-        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                "-XX:TieredStopAtLevel=1", "-jar", jar.toString(), "--server.port=" + port);
-        builder.environment().put("DATABASE_URL", application.databaseUrl());
-        Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
-        for (int attempt = 0; attempt < 720; attempt++) {
-            if (answers(port)) {
-                return process;
-            }
-            Thread.sleep(250);
-        }
-        process.destroyForcibly();
-        throw new AssertionError("the server did not start within three minutes");
-    }
-
-    private static boolean answers(int port) {
-        try {
-            return new Client("http://127.0.0.1:" + port).get("/api/v1/openapi").status() == 200;
-        } catch (UncheckedIOException notYet) {
-            return false;
-        }
-    }
-
-    private static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
         }
     }
 }

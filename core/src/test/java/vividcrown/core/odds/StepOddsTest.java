@@ -184,4 +184,30 @@ class StepOddsTest {
         double share = BetaDistribution.of(mean * luck, (1 - mean) * luck).createSampler(random).sample();
         return BinomialDistribution.of(40, share).createSampler(random).sample();
     }
+
+    /** What is learnt rests on what was counted, not on the order in which it was written down. */
+    @Test
+    void the_order_of_the_record_teaches_nothing() {
+        List<StepOdds.Batch> counted = new ArrayList<>();
+        for (int number = 0; number < 300; number++) {
+            int came = 18 + (number * 7) % 13 + (number % 3 == 0 ? 6 : 0);
+            counted.add(new StepOdds.Batch(
+                    Around.NOTHING_KNOWN.with(Circumstance.BUILDER, "B " + number % 3)
+                            .with(Circumstance.MOTHER, "M " + number % 7).with(Circumstance.PERSON, "P " + number % 2),
+                    new StepOdds.Count(40, came)));
+        }
+        StepOdds once = StepOdds.learnt(TAKE, counted);
+        StepOdds again = StepOdds.learnt(TAKE, counted.reversed());
+        assertThat(again.overall().mean()).isCloseTo(once.overall().mean(), within(1e-4));
+        assertThat(again.likeness()).isCloseTo(once.likeness(), within(1e-4));
+        for (Circumstance kind : List.of(Circumstance.BUILDER, Circumstance.MOTHER, Circumstance.PERSON)) {
+            for (int group = 0; group < 7; group++) {
+                String name = kind.name().charAt(0) + " " + group;
+                assertThat(again.group(kind, name).mean()).as(name).isCloseTo(once.group(kind, name).mean(),
+                        within(1e-3));
+            }
+        }
+        assertThat(once.group(Circumstance.BUILDER, "B 0").mean()).as("the builder that gets six more of forty")
+                .isGreaterThan(once.group(Circumstance.BUILDER, "B 1").mean() + 0.05);
+    }
 }

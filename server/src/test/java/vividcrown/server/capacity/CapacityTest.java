@@ -79,6 +79,11 @@ class CapacityTest {
         assertThat(waitFor(0)).isTrue();
         assertThat((System.nanoTime() - left) / 1e9).as("seconds; the search alone would take eight more")
                 .isLessThan(6);
+        Client.Answer next = new Client(application.address()).post("/api/v1/reckon/season-plan",
+                Map.of("today", "2026-05-01", "nucs", 100, "seconds", 1, "breeders", List.of(Map.of("id", "R")),
+                        "builders", List.of(Map.of("id", "B 1", "load", 45)), "demands", List.of(Map.of("id", "one",
+                                "product", "MATED_QUEENS", "count", 4, "until", "2026-06-20"))));
+        assertThat(next.status()).as("what he left is whole: %s", next.text()).isEqualTo(200);
     }
 
     @Test

@@ -57,9 +57,13 @@ class HiveTest {
     }
 
     private UUID emptyNuc() {
+        return emptyNucCalled("N 90");
+    }
+
+    private UUID emptyNucCalled(String code) {
         UUID nuc = UUID.randomUUID();
         String yard = owner.get("/api/v1/hives").json().get(0).path("yardId").asString();
-        assertThat(owner.tell("HIVE_SET_UP", "hive", nuc, "yard", yard, "code", "N 90", "position", 9, "purpose", "NUC",
+        assertThat(owner.tell("HIVE_SET_UP", "hive", nuc, "yard", yard, "code", code, "position", 9, "purpose", "NUC",
                 "stack", List.of(Map.of("id", UUID.randomUUID(), "kind", "BROOD", "format", "Dadant", "slots", 5,
                         "frames", 2)))
                 .status()).isEqualTo(200);
@@ -116,6 +120,55 @@ class HiveTest {
         assertThat(owner.tell("HIVE_REPURPOSED", "hive", nuc, "purpose", "NUC").status()).isEqualTo(200);
         refusedFirstAndKeptFlagged(entry(TODAY, deed("HIVE_REPURPOSED", "hive", nuc, "purpose", "BUILDER")),
                 "is loose in it by the record");
+    }
+
+    /** A hive that is requeened by a cell is a common thing; only where cells or caged queens are kept she is not to be. */
+    @Test
+    void a_cell_goes_into_a_hive_of_any_purpose_but_builders_and_banks() {
+        UUID giver = hive("H 11");
+        assertThat(owner.tell("HIVE_REPURPOSED", "hive", giver, "purpose", "BANK").status())
+                .as("a laying queen below is no virgin").isEqualTo(200);
+        UUID nuc = emptyNuc();
+        Map<String, Object> placed = deed("QUEEN_PLACED", "queen", cell(), "hive", nuc, "given", "CELL",
+                "besideAnother",
+                false);
+        assertThat(owner.tell("HIVE_REPURPOSED", "hive", nuc, "purpose", "BUILDER").status()).isEqualTo(200);
+        refusedFirstAndKeptFlagged(entry(TODAY, placed), "is kept as a cell builder");
+        assertThat(owner.tell("HIVE_REPURPOSED", "hive", nuc, "purpose", "PRODUCTION").status())
+                .as("the cure that the flag names").isEqualTo(200);
+    }
+
+    /** Two phones without signal say the same frame went to two hives: both are kept, the second is asked about. */
+    @Test
+    void a_frame_cannot_go_to_two_hives() {
+        UUID giver = hive("H 11");
+        UUID nuc = emptyNuc();
+        JsonNode frame = box(giver).path("frames").get(2);
+        assertThat(owner.record(moved(frame, giver, nuc, 4)).status()).isEqualTo(200);
+        refusedFirstAndKeptFlagged(moved(frame, giver, hive("H 1"), 1), "By the record this frame was in slot 4");
+    }
+
+    /** A box that stands on a hive cannot be put onto another; from the store it can. */
+    @Test
+    void a_box_from_the_store_makes_up_a_nuc_and_one_in_use_does_not() {
+        UUID first = emptyNuc();
+        JsonNode box = box(first);
+        Map<String, Object> asItIs = Map.of("id", box.path("id").asString(), "kind", "BROOD", "format", "Dadant",
+                "slots", 5,
+                "frames", 2);
+        UUID giver = hive("H 11");
+        refusedFirstAndKeptFlagged(entry(TODAY, deed("BOX_PUT_ON", "hive", giver, "box", asItIs, "level", 2)),
+                "this box stands on another hive");
+        UUID second = emptyNucCalled("N 91");
+        JsonNode stored = box(second);
+        assertThat(owner.tell("HIVE_ENDED", "hive", second, "why", "EMPTIED", "boxes",
+                List.of(stored.path("id").asString()), "store", "barn").status()).isEqualTo(200);
+        assertThat(owner.tell("BOX_PUT_ON", "hive", giver, "box",
+                Map.of("id", stored.path("id").asString(), "kind", "BROOD", "format", "Dadant", "slots", 5, "frames",
+                        2),
+                "level", 2).status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/hives/" + giver + "/stack").json()).anySatisfy(
+                part -> assertThat(part.path("id").asString()).isEqualTo(stored.path("id").asString()));
     }
 
     private UUID cell() {

@@ -48,9 +48,9 @@ class SeasonTest {
     }
 
     private JsonNode ends(String id) {
-        for (int turn = 0; turn < 400; turn++) {
+        for (int turn = 0; turn < 1_200; turn++) {
             JsonNode progress = owner.get("/api/v1/season/searches/" + id).json();
-            if (!progress.path("state").asString().equals("RUNNING")) {
+            if (!List.of("WAITING", "RUNNING").contains(progress.path("state").asString())) {
                 assertThat(progress.path("state").asString()).as(progress.toString()).isEqualTo("DONE");
                 return progress;
             }
@@ -328,5 +328,23 @@ class SeasonTest {
     private void takes(Map<String, Object> terms) {
         Client.Answer taken = owner.tell("ORDER_TAKEN", "order", UUID.randomUUID(), "code", "", "terms", terms);
         assertThat(taken.status()).as(taken.text()).isEqualTo(200);
+    }
+
+    /** Searches of one operation take turns; one that asks for too many at once is told to wait. */
+    @Test
+    void searches_take_turns_and_too_many_are_refused() {
+        List<String> begun = new ArrayList<>();
+        Client.Answer refused = owner.post("/api/v1/season/searches", Map.of("seconds", 2));
+        while (refused.status() == 200 && begun.size() < 10) {
+            begun.add(refused.json().path("id").asString());
+            refused = owner.post("/api/v1/season/searches", Map.of("seconds", 2));
+        }
+        assertThat(refused.status()).as("after %d", begun.size()).isEqualTo(503);
+        assertThat(refused.findings())
+                .containsExactly("Too much is asked at the moment. Wait a little, then ask again.");
+        assertThat(begun).hasSizeGreaterThanOrEqualTo(4);
+        assertThat(owner.get("/api/v1/season/searches/" + begun.getLast()).json().path("state").asString())
+                .isEqualTo("WAITING");
+        begun.forEach(id -> assertThat(ends(id).path("state").asString()).isEqualTo("DONE"));
     }
 }

@@ -54,6 +54,19 @@ public final class Client {
         return send(HttpRequest.newBuilder(URI.create(address + path)).GET());
     }
 
+    /** Only loads it, as a browser that waits for the last byte; how many characters came. */
+    public int load(String path) {
+        try {
+            return http.send(HttpRequest.newBuilder(URI.create(address + path)).GET().build(),
+                    HttpResponse.BodyHandlers.ofString()).body().length();
+        } catch (IOException failed) {
+            throw new UncheckedIOException(failed);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException("interrupted while waiting for an answer", interrupted);
+        }
+    }
+
     public Answer post(String path, Object body) {
         return send(withBody(path, body, "POST"));
     }

@@ -1,0 +1,46 @@
+package vividcrown.journeys;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.ServerSocket;
+import java.nio.file.Path;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** The application as a process of its own, from its jar, as people run it. */
+final class Server {
+
+    private Server() {
+    }
+
+    /** Returns once it answers. */
+    static Process start(String databaseUrl, int port) throws IOException, InterruptedException {
+        Path jar = Application.projectRoot().resolve("server/target/vividcrown-server-0.1.0-SNAPSHOT-app.jar");
+        ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
+                "-XX:TieredStopAtLevel=1", "-jar", jar.toString(), "--server.port=" + port);
+        builder.environment().put("DATABASE_URL", databaseUrl);
+        Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        for (int attempt = 0; attempt < 3_600; attempt++) {
+            if (answers(port)) {
+                return process;
+            }
+            Thread.sleep(50);
+        }
+        process.destroyForcibly();
+        throw new AssertionError("the server did not start within three minutes");
+    }
+
+    private static boolean answers(int port) {
+        try {
+            return new Client("http://127.0.0.1:" + port).get("/api/v1/session").status() < 500;
+        } catch (UncheckedIOException notYet) {
+            return false;
+        }
+    }
+
+    static int freePort() throws IOException {
+        try (ServerSocket socket = new ServerSocket(0)) {
+            return socket.getLocalPort();
+        }
+    }
+}
