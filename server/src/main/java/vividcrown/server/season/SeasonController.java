@@ -13,6 +13,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -106,8 +107,7 @@ class SeasonController {
     public SeasonPage season() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
         SeasonBrief brief = made.brief();
-        List<PlannedLine> lines = lines(made);
-        List<PlannedBatch> batches = lines.stream().map(line -> line.batch().batch()).toList();
+        List<PlannedBatch> batches = made.planned().stream().map(graft -> batch(graft, made)).toList();
         PlanCheck check = PlanCheck.of(brief, batches);
         List<Standing> standings = new ArrayList<>();
         Map<String, QueenOrder> orders = new HashMap<>();
@@ -125,7 +125,7 @@ class SeasonController {
         }
         Map<Demand, LocalDate> deliveries = brief.demands().stream()
                 .collect(Collectors.toMap(demand -> demand, Demand::until));
-        return new SeasonPage(brief.today(), brief.until(), standings, lines,
+        return new SeasonPage(brief.today(), brief.until(), standings, lines(made, batches),
                 check.breaks().stream().map(Object::toString).toList(),
                 SeasonPlanView.BandView.of(SupplyBand.of(brief, batches)),
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
@@ -145,15 +145,19 @@ class SeasonController {
                 brief.expected().rates().overall()).reasons());
     }
 
-    private static List<PlannedLine> lines(SeasonBriefs.Made made) {
-        return made.planned().stream().map(graft -> {
-            Queen mother = Objects.requireNonNull(made.mothers().get(graft.motherId()));
-            PlannedBatch batch = new PlannedBatch(graft.graftDay(),
-                    made.builderCodes().getOrDefault(graft.builderId(), "?"),
-                    mother.id().toString(), mother.line(), graft.bars() * graft.cupsPerBar(),
-                    shares(graft, made.brief()), graft.fixed(), Optional.of(graft.grafter()));
+    private static PlannedBatch batch(Graft graft, SeasonBriefs.Made made) {
+        Queen mother = Objects.requireNonNull(made.mothers().get(graft.motherId()));
+        return new PlannedBatch(graft.graftDay(), made.builderCodes().getOrDefault(graft.builderId(), "?"),
+                mother.id().toString(), mother.line(), graft.bars() * graft.cupsPerBar(), shares(graft, made.brief()),
+                graft.fixed(), Optional.of(graft.grafter()));
+    }
+
+    /** @param batches of the planned grafts, one by one */
+    private static List<PlannedLine> lines(SeasonBriefs.Made made, List<PlannedBatch> batches) {
+        return IntStream.range(0, batches.size()).mapToObj(index -> {
+            Graft graft = made.planned().get(index);
             return new PlannedLine(graft.id(), graft.code(),
-                    SeasonPlanView.BatchView.of(batch, made.brief(), made::nameOf));
+                    SeasonPlanView.BatchView.of(batches.get(index), made.brief(), made::nameOf));
         }).toList();
     }
 
