@@ -60,8 +60,7 @@ public final class FrameFold {
 
     /** A deed that brings frames into the record comes before all that moves them. */
     private static boolean brings(Entry entry) {
-        return entry.deed() instanceof HiveDeed.SetUp || entry.deed() instanceof HiveDeed.BoxPutOn
-                || entry.deed() instanceof HiveDeed.FramesAdded;
+        return comesInItsBox(entry) || entry.deed() instanceof HiveDeed.FramesAdded;
     }
 
     /** A box that is known already comes as it is, with what hangs in it now. */

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * How long signs of disease hold. A look that did not reach the sealed brood proves nothing: the signs stand until somebody
- * looked at sealed brood again and saw none of them. What is to be done meanwhile is the authority's to say. Source: common
+ * How long signs of disease hold. A look that did not reach the sealed worker brood proves nothing: the signs stand until somebody
+ * looked at it again and saw none of them. What is to be done meanwhile is the authority's to say. Source: common
  * practice.
  */
 public final class Suspicion {
@@ -22,7 +22,7 @@ public final class Suspicion {
         if (next.seen().stream().anyMatch(Sign::stopsTheWork)) {
             return Optional.of(next.day());
         }
-        return next.saw(Sign.SEALED_BROOD) ? Optional.empty() : before;
+        return next.saw(Sign.SEALED_WORKER) ? Optional.empty() : before;
     }
 
     /** @param readings the oldest first @return the day on which signs were seen last, if they still stand */

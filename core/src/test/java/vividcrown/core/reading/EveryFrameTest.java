@@ -57,6 +57,7 @@ class EveryFrameTest {
         Reading thorough = Reading.of(DAY.plusDays(9), Sign.SEALED_WORKER_SOLID);
         assertThat(Suspicion.of(List.of(suspect))).contains(DAY);
         assertThat(Suspicion.of(List.of(suspect, quick))).contains(DAY);
+        assertThat(Suspicion.of(List.of(suspect, Reading.of(DAY.plusDays(3), Sign.SEALED_DRONE)))).contains(DAY);
         assertThat(Suspicion.of(List.of(suspect, quick, thorough))).isEqualTo(Optional.empty());
         assertThat(Suspicion.of(List.of(suspect, thorough, suspect))).contains(DAY);
     }

@@ -82,6 +82,9 @@ class ReckonFilter extends OncePerRequestFilter {
         } catch (CancellationException neverBegun) {
             throw Refusal.busy(Sentence.of("refusal.busy"));
         } catch (ExecutionException failed) {
+            if (givenUp) {
+                return false;
+            }
             throw new ServletException(failed.getCause());
         } catch (InterruptedException stopping) {
             queue.giveUp(turn);
