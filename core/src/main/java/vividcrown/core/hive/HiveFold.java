@@ -39,7 +39,7 @@ public final class HiveFold {
     private HiveState.By codedBy = new HiveState.By(new UUID(0, 0), 0);
     private Optional<HiveState.End> end = Optional.empty();
     private Optional<LocalDate> lastRead = Optional.empty();
-    private Optional<LocalDate> suspect = Optional.empty();
+    private Suspicion suspicion = Suspicion.NONE;
     private Optional<LocalDate> droneComb = Optional.empty();
     private Optional<DatedSpan> droneCombMeant = Optional.empty();
 
@@ -103,7 +103,7 @@ public final class HiveFold {
             }
             case HiveDeed.Read one -> {
                 lastRead = Optional.of(entry.day());
-                suspect = Suspicion.after(suspect, one.notes().on(entry.day()));
+                suspicion = suspicion.after(one.notes().on(entry.day()));
             }
             case HiveDeed.DroneCombIn _ -> droneComb = Optional.of(entry.day());
             case HiveDeed.DroneCombOut _ -> droneComb = Optional.empty();
@@ -119,7 +119,7 @@ public final class HiveFold {
     private void moved(Entry entry, HiveDeed.FramesMoved one) {
         boolean leaves = one.moves().stream().anyMatch(move -> isHere(move.from()) && !isHere(move.to()));
         if (leaves) {
-            suspect.ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
+            suspicion.lastSeen().ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
         }
         if (one.moves().stream().anyMatch(move -> isHere(move.from()) != isHere(move.to())
                 && !(move.to() instanceof Spot.Away) && move.signs().stream().anyMatch(Sign::stopsTheWork))) {
@@ -130,7 +130,7 @@ public final class HiveFold {
     /** Boxes with combs in them go elsewhere. */
     private void combsLeave(Entry entry, List<Box> boxes) {
         if (boxes.stream().anyMatch(box -> box.kind().hasFrames())) {
-            suspect.ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
+            suspicion.lastSeen().ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
         }
     }
 

@@ -16,6 +16,7 @@ import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reading.Suspicion;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
@@ -54,8 +55,7 @@ public final class Advisor {
 
     public Advice advise(Verdict verdict, List<Reading> readings) {
         LocalDate today = verdict.asOf();
-        List<Reason> stop = readings.stream().flatMap(reading -> reading.seen().stream())
-                .filter(Sign::stopsTheWork).distinct().sorted()
+        List<Reason> stop = Suspicion.of(readings).standing().keySet().stream()
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
         boolean longQueenless = longQueenless(verdict, readings);
         List<Option> options = new ArrayList<>();

@@ -48,7 +48,8 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
 
     /**
      * The same reading when every frame was looked at: eggs, larvae, sealed brood and queen cells that were not noted were
-     * not there. Where brood was noted only in general, nothing is said of its kinds.
+     * not there. Where brood was noted only in general, nothing is said of its kinds. Signs of disease that were not noted were
+     * not there if there was sealed worker brood to show them; without any, nothing is said of them.
      */
     public Reading everyFrameLookedAt() {
         EnumSet<Sign> missing = EnumSet.noneOf(Sign.class);
@@ -63,6 +64,9 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
             if (!saw(Sign.SEALED_DRONE)) {
                 missing.add(Sign.SEALED_DRONE_SCATTERED);
             }
+        }
+        if (saw(Sign.SEALED_WORKER)) {
+            missing.addAll(Sign.STOPPING);
         }
         missing.add(Sign.QUEEN_CELLS);
         missing.removeAll(seen);

@@ -1,5 +1,6 @@
 package vividcrown.core.reading;
 
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -75,8 +76,9 @@ public enum Sign {
     /** Hard white or grey mummies. */
     CHALK, HIVE_BEETLE, WAX_MOTH, MITES_SEEN, WINGS_DEFORMED;
 
-    private static final Set<Sign> STOP = EnumSet.of(CAPS_SUNKEN, CAPS_GREASY, CAPS_PERFORATED, LARVAE_DISCOLOURED,
-            ROPY, FOUL_SMELL);
+    /** Those of a disease that may be notifiable. */
+    static final Set<Sign> STOPPING = Collections.unmodifiableSet(
+            EnumSet.of(CAPS_SUNKEN, CAPS_GREASY, CAPS_PERFORATED, LARVAE_DISCOLOURED, ROPY, FOUL_SMELL));
 
     private final List<Sign> general;
 
@@ -91,7 +93,7 @@ public enum Sign {
 
     /** Signs of a disease that may be notifiable: stop, move no frames, tell the authority. */
     public boolean stopsTheWork() {
-        return STOP.contains(this);
+        return STOPPING.contains(this);
     }
 
     /** This sign and all that stand above it. */

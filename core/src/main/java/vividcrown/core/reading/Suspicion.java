@@ -1,36 +1,59 @@
 package vividcrown.core.reading;
 
 import java.time.LocalDate;
+import java.util.Collections;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 
 /**
- * How long signs of disease hold. A look that did not reach the sealed worker brood proves nothing: the signs stand until somebody
- * looked at it again and saw none of them. What is to be done meanwhile is the authority's to say. Source: common
- * practice.
+ * Signs of disease that still stand: each from the day on which it was seen last until a later day on which it was looked for
+ * on every frame and was not there. A look that left out a frame, or a box, or found no sealed brood that could have shown it,
+ * proves nothing. What is to be done meanwhile is the authority's to say. Source: common practice.
+ *
+ * @param standing the signs, each with the day on which it was seen last
  */
-public final class Suspicion {
+public record Suspicion(Map<Sign, LocalDate> standing) {
 
-    private Suspicion() {
+    /** Nothing that would stop the work. */
+    public static final Suspicion NONE = new Suspicion(Map.of());
+
+    public Suspicion {
+        Map<Sign, LocalDate> inOrder = new EnumMap<>(Sign.class);
+        inOrder.putAll(standing);
+        standing = Collections.unmodifiableMap(inOrder);
     }
 
-    /**
-     * @param before the day on which signs were seen last, if they stood until this reading
-     * @return the same after it
-     */
-    public static Optional<LocalDate> after(Optional<LocalDate> before, Reading next) {
-        if (next.seen().stream().anyMatch(Sign::stopsTheWork)) {
-            return Optional.of(next.day());
-        }
-        return next.saw(Sign.SEALED_WORKER) ? Optional.empty() : before;
+    /** The same after one more reading, of the same day or a later one. */
+    public Suspicion after(Reading next) {
+        Map<Sign, LocalDate> still = new EnumMap<>(Sign.class);
+        standing.forEach((sign, seen) -> {
+            if (!next.missed(sign) || !next.day().isAfter(seen)) {
+                still.put(sign, seen);
+            }
+        });
+        next.seen().stream().filter(Sign::stopsTheWork).forEach(sign -> still.put(sign, next.day()));
+        return new Suspicion(still);
     }
 
-    /** @param readings the oldest first @return the day on which signs were seen last, if they still stand */
-    public static Optional<LocalDate> of(List<Reading> readings) {
-        Optional<LocalDate> seen = Optional.empty();
-        for (Reading reading : readings) {
-            seen = after(seen, reading);
+    /** Of these readings, in whatever order they come. */
+    public static Suspicion of(List<Reading> readings) {
+        Suspicion suspicion = NONE;
+        for (Reading reading : readings.stream().sorted(Comparator.comparing(Reading::day)).toList()) {
+            suspicion = suspicion.after(reading);
         }
-        return seen;
+        return suspicion;
+    }
+
+    /** Nothing may leave the hive. */
+    public boolean stops() {
+        return !standing.isEmpty();
+    }
+
+    /** The day on which any of them was seen last. */
+    public Optional<LocalDate> lastSeen() {
+        return standing.values().stream().max(Comparator.naturalOrder());
     }
 }

@@ -3,11 +3,13 @@ package vividcrown.core.hive;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.Role;
+import vividcrown.core.reading.Looked;
 import vividcrown.core.reading.Sign;
 
 /** A record of hives, written down in the order of recording. */
@@ -57,9 +59,17 @@ final class Deeds {
     }
 
     static HiveDeed.Read saw(UUID hive, Sign... signs) {
+        return saw(hive, Optional.empty(), signs);
+    }
+
+    static HiveDeed.Read everyFrame(UUID hive, Sign... signs) {
+        return saw(hive, Optional.of(Looked.EVERY_FRAME), signs);
+    }
+
+    private static HiveDeed.Read saw(UUID hive, Optional<Looked> looked, Sign... signs) {
         ReadingNotes none = ReadingNotes.NOTHING;
         return new HiveDeed.Read(hive, new ReadingNotes(Set.of(signs), Set.of(), List.of(), List.of(), List.of(),
-                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather(), none.looked()));
+                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather(), looked));
     }
 
     /** @param day after 1 May */

@@ -8,6 +8,7 @@ import static vividcrown.core.hive.Deeds.TWO;
 import static vividcrown.core.hive.Deeds.YARD;
 import static vividcrown.core.hive.Deeds.at;
 import static vividcrown.core.hive.Deeds.box;
+import static vividcrown.core.hive.Deeds.everyFrame;
 import static vividcrown.core.hive.Deeds.moved;
 import static vividcrown.core.hive.Deeds.saw;
 import static vividcrown.core.hive.Deeds.setUp;
@@ -96,13 +97,23 @@ class HiveFoldTest {
                 .on(10, moved(frame, at(ONE, 4), at(TWO, 4)));
         assertThat(clashes(deeds)).containsExactly("clash.diseaseSeen");
         Deeds healthy = Deeds.ofThreeHives().on(9, saw(ONE, Sign.CAPS_SUNKEN))
-                .on(10, saw(ONE, Sign.SEALED_WORKER_SOLID))
+                .on(10, everyFrame(ONE, Sign.SEALED_WORKER_SOLID))
                 .on(11, moved(frame, at(ONE, 4), at(TWO, 4)));
         assertThat(clashes(healthy)).isEmpty();
         Deeds within = Deeds.ofThreeHives().on(9, saw(ONE, Sign.CAPS_SUNKEN))
                 .on(10, new HiveDeed.FramesMoved(List.of(new FrameMove(frame, at(ONE, 4), at(ONE, 5), Set.of()),
                         new FrameMove(box(ONE).frame(5), at(ONE, 5), at(ONE, 4), Set.of()))));
         assertThat(clashes(within)).as("two that change places in it").isEmpty();
+    }
+
+    /** Sealed brood in the other box says nothing of the comb with the signs; nor does a hive without brood. Common practice. */
+    @Test
+    void a_look_at_part_of_the_hive_or_at_no_brood_opens_no_gate() {
+        UUID frame = box(ONE).frame(4);
+        for (HiveDeed.Read look : List.of(saw(ONE, Sign.SEALED_WORKER_SOLID), everyFrame(ONE, Sign.EGGS))) {
+            assertThat(clashes(Deeds.ofThreeHives().on(9, saw(ONE, Sign.CAPS_SUNKEN)).on(12, look)
+                    .on(13, moved(frame, at(ONE, 4), at(TWO, 4))))).containsExactly("clash.diseaseSeen");
+        }
     }
 
     /** A quick look at eggs does not take a suspicion away. Common practice. */

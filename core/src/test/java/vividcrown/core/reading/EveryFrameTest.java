@@ -49,16 +49,33 @@ class EveryFrameTest {
                 .isTrue();
     }
 
-    /** A suspicion stands until sealed brood was looked at again. Common practice. */
+    /** A suspicion stands until every frame was looked at on a later day, sealed brood among them. Common practice. */
     @Test
-    void signs_of_disease_stand_until_sealed_brood_was_looked_at_without_them() {
+    void signs_of_disease_stand_until_every_frame_was_looked_at_without_them() {
         Reading suspect = Reading.of(DAY, Sign.SEALED_WORKER, Sign.CAPS_SUNKEN);
-        Reading quick = Reading.of(DAY.plusDays(2), Sign.EGGS);
-        Reading thorough = Reading.of(DAY.plusDays(9), Sign.SEALED_WORKER_SOLID);
-        assertThat(Suspicion.of(List.of(suspect))).contains(DAY);
-        assertThat(Suspicion.of(List.of(suspect, quick))).contains(DAY);
-        assertThat(Suspicion.of(List.of(suspect, Reading.of(DAY.plusDays(3), Sign.SEALED_DRONE)))).contains(DAY);
-        assertThat(Suspicion.of(List.of(suspect, quick, thorough))).isEqualTo(Optional.empty());
-        assertThat(Suspicion.of(List.of(suspect, thorough, suspect))).contains(DAY);
+        Reading thorough = Reading.of(DAY.plusDays(9), Sign.SEALED_WORKER_SOLID).everyFrameLookedAt();
+        Reading again = Reading.of(DAY.plusDays(10), Sign.CAPS_SUNKEN);
+        assertThat(Suspicion.of(List.of(suspect)).lastSeen()).contains(DAY);
+        assertThat(Suspicion.of(List.of(suspect, thorough)).stops()).isFalse();
+        assertThat(Suspicion.of(List.of(thorough, suspect)).stops()).as("in whatever order").isFalse();
+        assertThat(Suspicion.of(List.of(suspect, thorough, again)).lastSeen()).contains(DAY.plusDays(10));
+    }
+
+    @Test
+    void what_could_not_have_shown_the_signs_lifts_nothing() {
+        Reading suspect = Reading.of(DAY, Sign.SEALED_WORKER, Sign.CAPS_SUNKEN, Sign.FOUL_SMELL);
+        LocalDate later = DAY.plusDays(9);
+        assertThat(List.of(Reading.of(later, Sign.EGGS), Reading.of(later, Sign.SEALED_WORKER_SOLID),
+                Reading.of(later, Sign.SEALED_DRONE).everyFrameLookedAt(), Reading.of(later).everyFrameLookedAt(),
+                Reading.of(DAY, Sign.SEALED_WORKER).everyFrameLookedAt(),
+                Reading.of(later, Sign.SEALED_WORKER).without(Sign.CAPS_SUNKEN)))
+                .allSatisfy(look -> assertThat(Suspicion.of(List.of(suspect, look)).stops()).isTrue());
+    }
+
+    @Test
+    void a_sign_that_is_still_there_holds_though_the_others_went() {
+        Reading suspect = Reading.of(DAY, Sign.SEALED_WORKER, Sign.CAPS_SUNKEN, Sign.FOUL_SMELL);
+        Reading half = Reading.of(DAY.plusDays(9), Sign.SEALED_WORKER, Sign.FOUL_SMELL).everyFrameLookedAt();
+        assertThat(Suspicion.of(List.of(suspect, half)).standing()).containsOnlyKeys(Sign.FOUL_SMELL);
     }
 }

@@ -94,7 +94,7 @@ public class ColonyStandings {
         List<Option.FollowUp> open = facts.open();
         Optional<Option.FollowUp> due = open.stream().filter(one -> !one.shut()).findFirst();
         boolean overdue = due.map(one -> one.days().latest().isBefore(today)).orElse(false);
-        boolean stop = Suspicion.of(facts.readings()).isPresent();
+        boolean stop = Suspicion.of(facts.readings()).stops();
         Optional<ColonyWork> work = ColonyWork.next(
                 swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm), open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,

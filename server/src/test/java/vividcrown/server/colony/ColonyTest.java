@@ -245,6 +245,10 @@ class ColonyTest {
         assertThat(refused.status()).isEqualTo(409);
         assertThat(refused.findings().getFirst()).contains("Signs of disease were seen in H 12");
         reads("H 12", "2026-06-09", Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER_SOLID")));
+        assertThat(exchange("H 12", 5, "H 6", 10, List.of("SEALED_WORKER")).status()).as("a look at some")
+                .isEqualTo(409);
+        reads("H 12", "2026-06-09",
+                Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER_SOLID"), "looked", "EVERY_FRAME"));
         assertThat(exchange("H 12", 5, "H 6", 10, List.of("SEALED_WORKER")).status()).isEqualTo(200);
     }
 
