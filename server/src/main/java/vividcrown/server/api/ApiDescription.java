@@ -29,6 +29,8 @@ import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springdoc.core.customizers.OperationCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.util.StringUtils;
 
 /** Title, and the rule that every value of a record is there unless it is marked nullable. */
@@ -53,6 +55,7 @@ class ApiDescription {
 
     /** What may be answered instead, everywhere the same: problem details from the message catalogue. */
     @Bean
+    @Order(0)
     OpenApiCustomizer problems() {
         return api -> {
             api.getComponents().addSchemas("Problem", ModelConverters.getInstance()
@@ -79,6 +82,13 @@ class ApiDescription {
                 problem(operation, "503", "Too much is asked, or the database is away: nothing was kept, ask again.");
             }));
         };
+    }
+
+    /** Last of all, when every schema stands. */
+    @Bean
+    @Order(Ordered.LOWEST_PRECEDENCE)
+    OpenApiCustomizer explained() {
+        return ApiWords.read()::explain;
     }
 
     private static void problem(Operation operation, String status, String when) {

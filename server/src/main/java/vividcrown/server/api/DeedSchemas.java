@@ -69,7 +69,8 @@ class DeedSchemas implements GlobalOpenApiCustomizer {
         ResolvedSchema resolved = ModelConverters.getInstance(true)
                 .resolveAsResolvedSchema(new AnnotatedType(type).resolveAsRef(false));
         resolved.referencedSchemas.forEach((name, schema) -> {
-            if (!api.getComponents().getSchemas().containsKey(name)) {
+            if (!name.equals(type.getSimpleName()) && !api.getComponents().getSchemas().containsKey(name)) {
+                pointToSpots(schema);
                 api.getComponents().addSchemas(name, schema);
             }
         });
@@ -79,6 +80,16 @@ class DeedSchemas implements GlobalOpenApiCustomizer {
             schema.setTypes(Set.of("object"));
         }
         return schema;
+    }
+
+    /** The library lists the kinds of place at every frame that goes from one to another. */
+    @SuppressWarnings("rawtypes") // the library's setters are raw
+    private static void pointToSpots(Schema<?> schema) {
+        if (schema.getProperties() != null) {
+            schema.getProperties().replaceAll((_, property) -> property.getOneOf() == null
+                    ? property
+                    : new Schema<>().$ref(REF + "Spot"));
+        }
     }
 
     private static Schema<?> spot(OpenAPI api) {

@@ -72,7 +72,7 @@ class SeasonController {
      * @param breaks what cannot be done as it is planned
      * @param droneCombs colonies that are still to be given drone comb
      * @param rates what the odds rest on
-     * @param weakest for {@link #EXAMPLE_QUEENS} queens from three grafts: what comes through, and which step one would better
+     * @param weakest for forty queens from three grafts: what comes through, and which step one would better
      *        first
      */
     record SeasonPage(LocalDate today, LocalDate until, List<Standing> standings, List<PlannedLine> planned,

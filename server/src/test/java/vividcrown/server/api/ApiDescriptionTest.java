@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.HashSet;
 import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
@@ -53,5 +54,32 @@ class ApiDescriptionTest {
         }));
         assertThat(names).hasSizeGreaterThan(40);
         assertThat(unexplained).isEmpty();
+    }
+
+    @Test
+    void every_word_of_the_api_is_explained_and_every_explanation_is_needed() {
+        JsonNode schemas = new Client(application.address()).get("/api/v1/openapi").json().path("components")
+                .path("schemas");
+        ApiWords words = ApiWords.read();
+        Set<String> needed = new TreeSet<>();
+        Set<String> unexplained = new TreeSet<>();
+        schemas.properties().forEach(schema -> schema.getValue().path("properties").properties().forEach(property -> {
+            String description = property.getValue().path("description").asString("");
+            words.entryFor(schema.getKey(), property.getKey()).filter(word -> words.meaning(word).equals(description))
+                    .ifPresent(needed::add);
+            if (description.isBlank() || description.contains("{@")) {
+                unexplained.add(schema.getKey() + "." + property.getKey());
+            }
+        }));
+        assertThat(unexplained).isEmpty();
+        assertThat(words.entries()).containsExactlyInAnyOrderElementsOf(needed);
+    }
+
+    @Test
+    void what_is_described_is_used() {
+        JsonNode served = new Client(application.address()).get("/api/v1/openapi").json();
+        String text = served.toString();
+        assertThat(served.path("components").path("schemas").propertyNames())
+                .allSatisfy(name -> assertThat(text).contains("\"#/components/schemas/" + name + "\""));
     }
 }
