@@ -23,8 +23,10 @@ const PURPOSES: Purpose[] = [
 async function queenCalled(code: string) {
   const wanted = code.trim().toLowerCase()
   if (!wanted) return undefined
-  const found = await answered(api.GET('/api/v1/queens', { params: { query: { search: wanted } } }))
-  const queen = found.find((one) => one.code.toLowerCase() === wanted)
+  const { items } = await answered(
+    api.GET('/api/v1/queens', { params: { query: { search: wanted } } }),
+  )
+  const queen = items.find((one) => one.code.toLowerCase() === wanted)
   if (!queen) throw new Error('no such queen')
   return queen
 }

@@ -4,17 +4,17 @@ import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import type { OrderLine } from '../api/types'
 import { seasonQuery } from '../season/queries'
-import { Answer, Page } from '../ui/Page'
+import { Answer, More, Page } from '../ui/Page'
 import { OrderForm } from './OrderForm'
 import { OrderRow } from './OrderRow'
-import { ordersQuery } from './queries'
+import { useOrders } from './queries'
 
 const isOpen = (order: OrderLine) => order.state === 'ASKED' || order.state === 'PROMISED'
 
 export default function OrdersScreen() {
   const { t } = useTranslation()
   const [taking, setTaking] = useState(false)
-  const orders = useQuery(ordersQuery)
+  const orders = useOrders()
   return (
     <Page
       title={t('order.title')}
@@ -41,6 +41,7 @@ export default function OrdersScreen() {
             {lines.length === 0 && <p className="font-read text-lg">{t('order.none')}</p>}
             <List name={t('order.open')} lines={lines.filter(isOpen)} />
             <List name={t('order.closed')} lines={lines.filter((line) => !isOpen(line))} />
+            <More query={orders} name={t('order.older')} />
           </>
         )}
       </Answer>

@@ -7,10 +7,10 @@ import { useDraft, useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { dayNumber, sayDay, saySpan } from '../time/days'
-import { Answer, Page } from '../ui/Page'
+import { Answer, More, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { YearDot } from './YearDot'
-import { journalQuery, queenQuery } from './queries'
+import { queenQuery, useJournal } from './queries'
 import { actsFor, deedOf } from './sights'
 
 export default function QueenScreen() {
@@ -207,17 +207,19 @@ function Act({ queen }: { queen: Queen }) {
 
 function Entries({ queen }: { queen: Queen }) {
   const { t } = useTranslation()
-  const query = useQuery(journalQuery(queen.id))
+  const query = useJournal(queen.id)
   const [correcting, setCorrecting] = useState('')
   return (
     <section aria-labelledby="entries">
       <h2 id="entries" className="text-xl">
         {t('queen.entries')}
       </h2>
+      <More query={query} name={t('queen.olderEntries')} />
       <Answer query={query}>
         {(lines) => (
           <ul className="mt-2 border-t-2 border-ink">
             {lines
+              .toReversed()
               .filter((line) => line.deed.kind !== 'WITHDRAWN')
               .map((line) => (
                 <li

@@ -4,16 +4,16 @@ import { Link, useSearchParams } from 'react-router'
 import type { Queen } from '../api/types'
 import { useSession } from '../session/queries'
 import { SmallThread } from '../threads/SmallThread'
-import { Answer, Page } from '../ui/Page'
+import { Answer, More, Page } from '../ui/Page'
 import { YearDot } from './YearDot'
-import { breedersQuery, searchQuery } from './queries'
+import { breedersQuery, useQueensCalled } from './queries'
 
 export default function QueensScreen() {
   const { t } = useTranslation()
   const [address, setAddress] = useSearchParams()
   const find = address.get('find') ?? ''
   const breeders = useQuery(breedersQuery)
-  const found = useQuery(searchQuery(find))
+  const found = useQueensCalled(find)
   return (
     <Page title={t('nav.queens')} lead={t('queens.lead')}>
       <form
@@ -39,7 +39,15 @@ export default function QueensScreen() {
             queens.length === 0 ? (
               <p>{t('queens.notFound', { find })}</p>
             ) : (
-              <Queens queens={queens} title={t('queens.found', { count: queens.length })} />
+              <>
+                <Queens
+                  queens={queens}
+                  title={t(found.hasNextPage ? 'queens.foundFirst' : 'queens.found', {
+                    count: queens.length,
+                  })}
+                />
+                <More query={found} name={t('queens.more')} />
+              </>
             )
           }
         </Answer>

@@ -1,5 +1,6 @@
 import { queryOptions } from '@tanstack/react-query'
 import { answered, api } from '../api/client'
+import { usePages } from '../api/pages'
 
 export const queenQuery = (id: string) =>
   queryOptions({
@@ -7,18 +8,27 @@ export const queenQuery = (id: string) =>
     queryFn: () => answered(api.GET('/api/v1/queens/{id}', { params: { path: { id } } })),
   })
 
-export const journalQuery = (subject: string) =>
-  queryOptions({
-    queryKey: ['journal', subject],
-    queryFn: () => answered(api.GET('/api/v1/journal', { params: { query: { subject } } })),
-  })
+/** The newest first. */
+export const useJournal = (subject: string) =>
+  usePages(['journal', subject], (page) =>
+    answered(
+      api.GET('/api/v1/journal', {
+        params: { query: { subject, page: page ? Number(page) : undefined } },
+      }),
+    ),
+  )
 
-export const searchQuery = (search: string) =>
-  queryOptions({
-    queryKey: ['queens', 'search', search],
-    queryFn: () => answered(api.GET('/api/v1/queens', { params: { query: { search } } })),
-    enabled: search !== '',
-  })
+export const useQueensCalled = (search: string) =>
+  usePages(
+    ['queens', 'search', search],
+    (page) =>
+      answered(
+        api.GET('/api/v1/queens', {
+          params: { query: { search, page: page ? Number(page) : undefined } },
+        }),
+      ),
+    search !== '',
+  )
 
 export const breedersQuery = queryOptions({
   queryKey: ['queens', 'breeders'],

@@ -5,13 +5,13 @@ import type { GraftLine, Rate } from '../api/types'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { saySpan, sayDay } from '../time/days'
-import { Answer, Page } from '../ui/Page'
+import { Answer, More, Page } from '../ui/Page'
 import { batchThread, nextStep } from './batchThread'
-import { graftsQuery, ratesQuery } from './queries'
+import { ratesQuery, useGrafts } from './queries'
 
 export default function GraftsScreen() {
   const { t } = useTranslation()
-  const grafts = useQuery(graftsQuery)
+  const grafts = useGrafts()
   const rates = useQuery(ratesQuery)
   return (
     <Page
@@ -31,6 +31,7 @@ export default function GraftsScreen() {
             <>
               <Chart lines={lines} />
               <List lines={lines} />
+              <More query={grafts} name={t('grafts.older')} />
             </>
           )
         }

@@ -1,10 +1,11 @@
 import { queryOptions } from '@tanstack/react-query'
 import { answered, api } from '../api/client'
+import { usePages } from '../api/pages'
 
-export const graftsQuery = queryOptions({
-  queryKey: ['grafts'],
-  queryFn: () => answered(api.GET('/api/v1/grafts')),
-})
+export const useGrafts = () =>
+  usePages(['grafts'], (page) =>
+    answered(api.GET('/api/v1/grafts', { params: { query: { page } } })),
+  )
 
 export const graftQuery = (id: string) =>
   queryOptions({

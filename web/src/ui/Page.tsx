@@ -44,6 +44,26 @@ export function Answer<T>({
   )
 }
 
+/** Fetches the next part of a long list, while there is one. */
+export function More({
+  query,
+  name,
+}: {
+  query: { hasNextPage: boolean; isFetchingNextPage: boolean; fetchNextPage: () => unknown }
+  name: string
+}) {
+  if (!query.hasNextPage) return null
+  return (
+    <button
+      className="act my-4"
+      disabled={query.isFetchingNextPage}
+      onClick={() => void query.fetchNextPage()}
+    >
+      {name}
+    </button>
+  )
+}
+
 export function Findings({ error }: { error: unknown }) {
   const { t } = useTranslation()
   if (!error) return null

@@ -67,7 +67,7 @@ class KilledServerJourney {
                 progress = owner.get(address).json();
             }
             assertThat(progress.path("ended").asBoolean()).isTrue();
-            assertThat(owner.get("/api/v1/queens?search=K-2000").json()).hasSize(1);
+            assertThat(owner.list("/api/v1/queens?search=K-2000")).hasSize(1);
             assertThat(owner.get("/api/v1/exports/queens.csv").text().lines().filter(line -> line.startsWith("K-")))
                     .hasSize(2_000);
         } finally {

@@ -93,7 +93,7 @@ class SeasonJourney {
     }
 
     private List<String> placedNucs() {
-        return application.signedIn(demo.ownerEmail()).get("/api/v1/queens?search=26-08-").json().valueStream()
+        return application.signedIn(demo.ownerEmail()).list("/api/v1/queens?search=26-08-").valueStream()
                 .filter(queen -> queen.path("hive").isString()).map(queen -> queen.path("hive").asString()).sorted()
                 .toList();
     }

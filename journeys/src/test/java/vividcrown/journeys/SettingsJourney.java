@@ -88,7 +88,7 @@ class SettingsJourney {
 
     @Test
     void a_lost_mark_is_a_question_and_not_a_lost_queen() {
-        JsonNode queens = application.signedIn(demo.ownerEmail()).get("/api/v1/queens?search=26-01").json();
+        JsonNode queens = application.signedIn(demo.ownerEmail()).list("/api/v1/queens?search=26-01");
         String laying = queens.valueStream()
                 .filter(queen -> queen.path("stage").asString().equals("JUDGED") && queen.path("alive").asBoolean())
                 .findFirst().orElseThrow().path("id").asString();

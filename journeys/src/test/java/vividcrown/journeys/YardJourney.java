@@ -186,7 +186,7 @@ class YardJourney {
         firstCheck().waitFor();
         taps(firstCheck(), "done, Emerged");
         owner.sent();
-        var queen = application.signedIn(demo.ownerEmail()).get("/api/v1/queens?search=26-04-").json().valueStream()
+        var queen = application.signedIn(demo.ownerEmail()).list("/api/v1/queens?search=26-04-").valueStream()
                 .filter(one -> one.path("stage").asString().equals("VIRGIN")).findFirst().orElseThrow();
         owner.opens("/queens/" + queen.path("id").asString());
         owner.page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Correct: Emerged")).click();

@@ -172,11 +172,11 @@ create index queen_search on queen using gin ((lower(code || ' ' || name)) gin_t
 create index queen_recent on queen (operation_id, alive desc, code desc);
 -- Row-level security would keep the condition from the index: this door looks at the operation itself. Planned anew each
 -- time, for what is best depends on how rare the pattern is.
-create function queens_called(pattern text, most int) returns setof queen
+create function queens_called(part text, most int, after int) returns setof queen
     language plpgsql stable security definer set search_path = public as
 $$ begin
     return query execute 'select * from queen where operation_id = $1 and lower(code || '' '' || name) like $2
-        order by alive desc, code desc limit $3' using current_operation(), pattern, most;
+        order by alive desc, code desc limit $3 offset $4' using current_operation(), '%' || part || '%', most, after;
 end $$;
 
 -- What is due at queens' hives and on which days they stay shut, by the days on which it holds; so that a round reads

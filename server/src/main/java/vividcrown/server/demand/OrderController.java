@@ -1,10 +1,12 @@
 package vividcrown.server.demand;
 
 import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -12,11 +14,13 @@ import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.demand.OrderState;
 import vividcrown.core.demand.OrderTerms;
 import vividcrown.core.queen.Stage;
 import vividcrown.server.clock.Today;
+import vividcrown.server.page.Page;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.Queens;
 
@@ -53,11 +57,17 @@ class OrderController {
         this.today = today;
     }
 
-    /** By the day they are due. */
+    /** By the day they are due; each page has the closed ones of one year more. */
     @GetMapping
     @Operation(operationId = "orders", summary = "Open orders, and those closed in the last year, by the day they are due")
-    public List<OrderLine> all() {
-        List<QueenOrder> all = orders.since(today.day().minusYears(1));
+    public Page<OrderLine> all(@RequestParam Optional<LocalDate> page) {
+        LocalDate until = page.map(day -> Page.backFrom(day, today.day())).orElse(today.day());
+        LocalDate from = until.minusYears(1);
+        List<QueenOrder> all = page.isPresent() ? orders.closed(from, until) : orders.since(from);
+        return Page.of(lines(all), orders.lastClosedBefore(from));
+    }
+
+    private List<OrderLine> lines(List<QueenOrder> all) {
         List<QueenOrder> open = all.stream().filter(order -> order.state().isOpen()).toList();
         List<PromisedQueen> set = promised.findByOrderIdIn(all.stream().map(QueenOrder::id).toList());
         Map<UUID, List<PromisedQueen>> byOrder = set.stream().collect(Collectors.groupingBy(PromisedQueen::orderId));

@@ -24,12 +24,13 @@ interface Journal extends JpaRepository<JournalEntry, UUID> {
             """)
     List<OfSubject> bearingOn(Collection<UUID> subjects, LocalDate since);
 
-    /** The newest that touch a thing, mentions too. */
+    /** The newest that touch a thing and were recorded before, mentions too. */
     @Query("""
             select e from JournalEntry e where e.id in (select s.entryId from JournalSubject s where s.subjectId = :subject)
+                and e.sequence < :before
             order by e.sequence desc
             """)
-    List<JournalEntry> newest(UUID subject, Limit limit);
+    List<JournalEntry> newest(UUID subject, long before, Limit limit);
 
     @Query("select s from JournalSubject s where s.entryId in :entries")
     List<JournalSubject> subjectsOf(Collection<UUID> entries);

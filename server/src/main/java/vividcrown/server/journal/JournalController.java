@@ -27,6 +27,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import vividcrown.server.page.Page;
 import vividcrown.server.person.People;
 import vividcrown.server.problem.Refusal;
 
@@ -106,18 +107,23 @@ class JournalController {
     }
 
     @GetMapping
-    @Operation(operationId = "recordOf", summary = "What is recorded of one thing, the newest last")
+    @Operation(operationId = "recordOf", summary = "What is recorded of one thing, the newest first")
     @Transactional(readOnly = true)
-    public List<JournalLine> of(@RequestParam UUID subject,
-            @RequestParam(defaultValue = "200") @Min(1) @Max(1000) int most) {
-        List<JournalEntry> entries = journal.newest(subject, Limit.of(most)).reversed();
+    public Page<JournalLine> of(@RequestParam UUID subject,
+            @RequestParam(defaultValue = "200") @Min(1) @Max(1000) int most, @RequestParam Optional<Long> page) {
+        List<JournalEntry> found = journal.newest(subject, page.orElse(Long.MAX_VALUE), Limit.of(most + 1));
+        List<JournalEntry> entries = found.subList(0, Math.min(most, found.size()));
         List<UUID> ids = entries.stream().map(JournalEntry::id).toList();
         Map<UUID, String> clashes = contradictions.of(ids);
         Set<UUID> corrected = new HashSet<>(journal.corrected(ids));
         Map<UUID, String> names = people.names();
-        return entries.stream().map(entry -> new JournalLine(entry.id(), entry.happenedAt(), entry.recordedAt(),
-                names.getOrDefault(entry.recordedBy(), "?"),
-                deeds.view(deeds.read(entry.kind(), entry.version(), entry.payload())), entry.corrects().orElse(null),
-                !entry.isWithdrawal() && !corrected.contains(entry.id()), clashes.get(entry.id()))).toList();
+        List<JournalLine> lines = entries.stream()
+                .map(entry -> new JournalLine(entry.id(), entry.happenedAt(), entry.recordedAt(),
+                        names.getOrDefault(entry.recordedBy(), "?"),
+                        deeds.view(deeds.read(entry.kind(), entry.version(), entry.payload())),
+                        entry.corrects().orElse(null),
+                        !entry.isWithdrawal() && !corrected.contains(entry.id()), clashes.get(entry.id())))
+                .toList();
+        return Page.of(lines, found.size() > most ? Optional.of(entries.getLast().sequence()) : Optional.empty());
     }
 }

@@ -1,16 +1,21 @@
 package vividcrown.server.queen;
 
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.server.clock.Today;
+import vividcrown.server.page.Page;
 import vividcrown.server.problem.Refusal;
 
 /** Queens: one, the breeder queens, or by search. */
@@ -18,7 +23,9 @@ import vividcrown.server.problem.Refusal;
 @RequestMapping("/api/v1/queens")
 class QueenController {
 
-    /** How many daughters she has in the record, and how many of them have laid; at most 500 are counted. */
+    private static final int AT_ONCE = 50;
+
+    /** How many daughters she has in the record, and how many of them have laid. */
     record QueenPage(QueenView queen, int daughters, int daughtersLaying) {
     }
 
@@ -37,10 +44,9 @@ class QueenController {
     QueenPage queen(@PathVariable UUID id) {
         Queen queen = queens.findById(id)
                 .orElseThrow(() -> Refusal.notHere(QueenDeed.QUEEN, id));
-        List<Queen> daughters = queens.daughters(id);
-        return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), daughters.size(),
-                (int) daughters.stream().filter(one -> one.life().has(Milestone.EGGS_SEEN))
-                        .count());
+        Queens.Daughters daughters = queens.daughters(id);
+        return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), (int) daughters.all(),
+                (int) daughters.laid());
     }
 
     /** Mothers to graft from, by their codes. */
@@ -49,10 +55,19 @@ class QueenController {
         return reader.view(queens.findByBreederTrueAndAliveTrueOrderByCode(), today.day());
     }
 
-    /** By part of the code or name; at most 50, the living first. */
+    /** By part of the code or name, fifty at a time: whose code it is first, then the living, then the others. */
     @GetMapping
-    List<QueenView> search(@RequestParam String search) {
-        String part = search.strip().toLowerCase(Locale.ROOT).replace("%", "").replace("_", "");
-        return reader.view(queens.search("%" + part + "%"), today.day());
+    Page<QueenView> search(@RequestParam String search,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(1_000_000) int page) {
+        String part = search.strip().replace("%", "").replace("_", "");
+        List<Queen> found = queens.called(part.toLowerCase(Locale.ROOT), AT_ONCE + 1, page);
+        Map<UUID, Queen> shown = new LinkedHashMap<>();
+        if (page == 0) {
+            queens.findByCodeIn(List.of(part, part.toUpperCase(Locale.ROOT)))
+                    .forEach(queen -> shown.put(queen.id(), queen));
+        }
+        found.stream().limit(AT_ONCE).forEach(queen -> shown.putIfAbsent(queen.id(), queen));
+        return Page.of(reader.view(List.copyOf(shown.values()), today.day()),
+                found.size() > AT_ONCE ? Optional.of(page + AT_ONCE) : Optional.empty());
     }
 }

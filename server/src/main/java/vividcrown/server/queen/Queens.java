@@ -29,12 +29,25 @@ public interface Queens extends JpaRepository<Queen, UUID> {
     @Query("select q from Queen q where q.graftId in :grafts and q.alive and q.whereabouts = BAR")
     List<Queen> onTheBar(Collection<UUID> grafts);
 
-    /** @param pattern in small letters */
-    @NativeQuery("select * from queens_called(:pattern, 50)")
-    List<Queen> search(String pattern);
+    /**
+     * @param part of the code or name, in small letters
+     * @param most how many
+     * @param after how many of the list to leave out before
+     */
+    @NativeQuery("select * from queens_called(:part, :most, :after)")
+    List<Queen> called(String part, int most, int after);
 
-    @Query("select q from Queen q where q.motherId = :mother order by q.code limit 500")
-    List<Queen> daughters(UUID mother);
+    List<Queen> findByCodeIn(Collection<String> codes);
+
+    /** @param laid how many of them laid */
+    record Daughters(long all, long laid) {
+    }
+
+    @Query("""
+            select new vividcrown.server.queen.Queens$Daughters(count(q), count(q.eggsSeenOn)) from Queen q
+            where q.motherId = :mother
+            """)
+    Daughters daughters(UUID mother);
 
     /** A queen and the hive she is in, or was last. */
     record InHive(UUID queen, UUID hive) {

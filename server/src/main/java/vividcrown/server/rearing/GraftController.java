@@ -23,6 +23,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.odds.Interval;
@@ -37,6 +38,7 @@ import vividcrown.core.rearing.Placing;
 import vividcrown.core.rearing.RearingDeed;
 import vividcrown.core.rearing.StepKind;
 import vividcrown.server.clock.Today;
+import vividcrown.server.page.Page;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.OwnRates;
 import vividcrown.server.queen.Queen;
@@ -50,7 +52,7 @@ import vividcrown.server.settings.SettingsInForce;
 @RequestMapping("/api/v1/grafts")
 class GraftController {
 
-    /** Batches older than this are over: their queens live on in the yards. */
+    /** What one page shows. Batches older than this are over: their queens live on in the yards. */
     private static final int DAYS_SHOWN = 60;
 
     /** @param alive cells and queens of this batch that are still in the record */
@@ -102,14 +104,19 @@ class GraftController {
         this.settings = settings;
     }
 
-    /** Batches of the last 60 days and those planned, the newest first. */
+    /** Batches of the last 60 days and those planned, the newest first; each page has 60 days more. */
     @GetMapping
-    List<GraftLine> all() {
-        List<Graft> shown = grafts
-                .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(today.day().minusDays(DAYS_SHOWN));
+    Page<GraftLine> all(@RequestParam Optional<LocalDate> page) {
+        LocalDate until = page.map(day -> Page.backFrom(day, today.day())).orElse(today.day());
+        LocalDate from = until.minusDays(DAYS_SHOWN);
+        List<Graft> shown = page.isPresent()
+                ? grafts.findByGraftDayBetweenOrderByGraftDayAscCodeAsc(from, until)
+                : grafts.findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(from);
         Map<UUID, List<Queen>> cups = queens.findByGraftIdIn(shown.stream().map(Graft::id).toList()).stream()
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
-        return lines(shown, cups).stream().sorted(Comparator.comparing(GraftLine::graftDay).reversed()).toList();
+        return Page.of(
+                lines(shown, cups).stream().sorted(Comparator.comparing(GraftLine::graftDay).reversed()).toList(),
+                grafts.lastBefore(from));
     }
 
     /** One batch: its calendar, its cups, and what took. */

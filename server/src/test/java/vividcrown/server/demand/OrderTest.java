@@ -40,7 +40,7 @@ class OrderTest {
     }
 
     private JsonNode line(String id) {
-        for (JsonNode line : owner.get("/api/v1/orders").json()) {
+        for (JsonNode line : owner.list("/api/v1/orders")) {
             if (line.path("id").asString().equals(id)) {
                 return line;
             }
@@ -168,7 +168,7 @@ class OrderTest {
 
     @Test
     void a_share_follows_what_the_others_ask_for_and_can_be_handed_over_in_full() {
-        JsonNode spares = StreamSupport.stream(owner.get("/api/v1/orders").json().spliterator(), false)
+        JsonNode spares = StreamSupport.stream(owner.list("/api/v1/orders").spliterator(), false)
                 .filter(line -> !line.path("order").path("sharePercent").isMissingNode()
                         && !line.path("order").path("sharePercent").isNull())
                 .findFirst().orElseThrow();
@@ -188,17 +188,17 @@ class OrderTest {
     void orders_go_out_as_csv_and_come_in_again_once() {
         String csv = owner.get("/api/v1/exports/orders.csv").text();
         assertThat(csv.lines().findFirst().orElseThrow()).startsWith("for,own_need,product,count");
-        int before = owner.get("/api/v1/orders").json().size();
+        int before = owner.list("/api/v1/orders").size();
         JsonNode looked = owner.post(PREVIEW, Map.of("csv", csv)).json();
         assertThat(looked.path("bad").asInt()).as(looked.toString()).isZero();
         assertThat(looked.path("good").asInt()).isEqualTo(before);
-        assertThat(owner.get("/api/v1/orders").json()).as("looking keeps nothing").hasSize(before);
+        assertThat(owner.list("/api/v1/orders")).as("looking keeps nothing").hasSize(before);
         String once = "/api/v1/imports/orders/" + UUID.randomUUID();
         assertThat(owner.put(once, Map.of("csv", csv, "skipBadRows", false)).json().path("orders").asInt())
                 .isEqualTo(before);
         assertThat(owner.put(once, Map.of("csv", csv, "skipBadRows", false)).json().path("alreadyImported")
                 .asBoolean()).isTrue();
-        JsonNode all = owner.get("/api/v1/orders").json();
+        JsonNode all = owner.list("/api/v1/orders");
         assertThat(all).as("orders that are known are changed, not taken again").hasSize(before);
         assertThat(all.findValuesAsString("code")).doesNotHaveDuplicates();
     }

@@ -172,7 +172,7 @@ class HiveTest {
     }
 
     private UUID cell() {
-        for (JsonNode queen : owner.get("/api/v1/queens?search=26-05").json()) {
+        for (JsonNode queen : owner.list("/api/v1/queens?search=26-05")) {
             if (queen.path("stage").asString().equals("TAKEN")) {
                 return UUID.fromString(queen.path("id").asString());
             }

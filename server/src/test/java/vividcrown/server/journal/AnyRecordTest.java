@@ -153,7 +153,7 @@ class AnyRecordTest {
 
     /** Ripe cells of graft 26-05 that still hang on their bar. */
     private static List<UUID> ripe(Client owner) {
-        String graft = owner.get("/api/v1/grafts").json().valueStream()
+        String graft = owner.list("/api/v1/grafts").valueStream()
                 .filter(line -> line.path("code").asString().equals("26-05")).findFirst().orElseThrow().path("id")
                 .asString();
         return owner.get("/api/v1/grafts/" + graft).json().path("cups").valueStream()

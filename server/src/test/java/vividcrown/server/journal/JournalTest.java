@@ -45,7 +45,7 @@ class JournalTest {
     }
 
     private UUID unchecked() {
-        for (JsonNode queen : owner.get("/api/v1/queens?search=26-04").json()) {
+        for (JsonNode queen : owner.list("/api/v1/queens?search=26-04")) {
             if (queen.path("stage").asString().equals("TAKEN") && queen.path("hive").isString()) {
                 return UUID.fromString(queen.path("id").asString());
             }
@@ -194,7 +194,7 @@ class JournalTest {
     }
 
     private void promisesAQueen() {
-        String order = owner.get("/api/v1/orders").json().get(0).path("id").asString();
+        String order = owner.list("/api/v1/orders").get(0).path("id").asString();
         String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
         assertThat(owner.tell("QUEENS_PROMISED", "order", order, "promised", List.of(queen)).status()).isEqualTo(200);
     }
@@ -202,7 +202,7 @@ class JournalTest {
     /** A ripe cell of graft 26-05 that still hangs on its bar. */
     private UUID ripe(int index) {
         UUID graft = null;
-        for (JsonNode line : owner.get("/api/v1/grafts").json()) {
+        for (JsonNode line : owner.list("/api/v1/grafts")) {
             if (line.path("code").asString().equals("26-05")) {
                 graft = UUID.fromString(line.path("id").asString());
             }
@@ -222,7 +222,7 @@ class JournalTest {
 
     private List<JsonNode> lines(UUID queen, String sight) {
         List<JsonNode> lines = new ArrayList<>();
-        for (JsonNode line : owner.get("/api/v1/journal?subject=" + queen).json()) {
+        for (JsonNode line : owner.list("/api/v1/journal?subject=" + queen)) {
             if (line.path("deed").path("sight").asString().equals(sight)) {
                 lines.add(line);
             }

@@ -63,7 +63,7 @@ class RowLevelSecurityTest {
         UUID mine = running.demo().operation();
         UUID other = running.demo().operation();
         JdbcClient jdbc = running.context().getBean(JdbcClient.class);
-        String search = "select distinct operation_id from queens_called('%26-0%', 1000000)";
+        String search = "select distinct operation_id from queens_called('26-0', 1000000, 0)";
         assertThat(CurrentOperation.in(mine, () -> jdbc.sql(search).query(UUID.class).list())).containsExactly(mine)
                 .doesNotContain(other);
         assertThat(jdbc.sql(search).query(UUID.class).list()).isEmpty();

@@ -79,7 +79,7 @@ class PersonTest {
         Client theirs = application.signedIn(application.demo().ownerEmail());
         UUID queen = theirs.queenId("26-01-101");
         assertThat(ours.get("/api/v1/queens/" + queen).status()).isEqualTo(404);
-        assertThat(ours.get("/api/v1/journal?subject=" + queen).json()).isEmpty();
+        assertThat(ours.list("/api/v1/journal?subject=" + queen)).isEmpty();
         assertThat(ours.tell("QUEEN_NOTED", "queen", queen, "text", "x")
                 .status()).isEqualTo(422);
     }

@@ -78,7 +78,7 @@ class BuilderTest {
         String hive = line("B 1").path("id").asString();
         owner.tell("BUILDER_RUN", "hive", hive, "school", "STARTER_FINISHER", "load", 25);
         assertThat(line("B 1").path("load").asInt()).isEqualTo(25);
-        assertThat(owner.get("/api/v1/grafts").json()).anySatisfy(
+        assertThat(owner.list("/api/v1/grafts")).anySatisfy(
                 graft -> assertThat(graft.path("builder").asString()).isEqualTo("B 1"));
     }
 
@@ -90,7 +90,7 @@ class BuilderTest {
                 line -> assertThat(line.path("code").asString()).isEqualTo("B 1"));
         assertThat(owner.get("/api/v1/colonies").json()).anySatisfy(
                 line -> assertThat(line.path("code").asString()).isEqualTo("B 1"));
-        assertThat(owner.get("/api/v1/grafts").json()).anySatisfy(
+        assertThat(owner.list("/api/v1/grafts")).anySatisfy(
                 graft -> assertThat(graft.path("builder").asString()).isEqualTo("B 1"));
     }
 

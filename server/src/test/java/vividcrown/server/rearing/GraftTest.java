@@ -83,7 +83,7 @@ class GraftTest {
         Map<String, Object> once = entry(JUN_9, plan(UUID.randomUUID()));
         owner.record(once);
         owner.record(once);
-        assertThat(owner.get("/api/v1/grafts").json()).hasSize(8);
+        assertThat(owner.list("/api/v1/grafts")).hasSize(8);
     }
 
     @Test

@@ -98,7 +98,7 @@ class SeasonTest {
                         .isGreaterThanOrEqualTo(promise.path("assurance").asDouble() - 0.005);
             }
         });
-        assertThat(owner.get("/api/v1/grafts").json()).anySatisfy(
+        assertThat(owner.list("/api/v1/grafts")).anySatisfy(
                 graft -> assertThat(graft.path("grafted").asBoolean()).isFalse());
     }
 

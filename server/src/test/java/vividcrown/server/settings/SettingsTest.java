@@ -79,7 +79,7 @@ class SettingsTest {
     @Test
     void own_colours_are_shown_for_the_year(Application.Running running) {
         Client owner = running.signedIn(running.demo().ownerEmail());
-        String code = owner.get("/api/v1/queens?search=").json().get(0).path("code").asString();
+        String code = owner.list("/api/v1/queens?search=").get(0).path("code").asString();
         String before = owner.queen(code).path("colour").asString();
         changes(owner, settings(List.of(), List.of("BLUE", "GREEN", "WHITE", "YELLOW", "RED")));
         assertThat(owner.queen(code).path("colour").asString()).isNotEqualTo(before);

@@ -1,5 +1,7 @@
 package vividcrown.server.support;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.CookieManager;
@@ -161,8 +163,15 @@ public final class Client {
         return post("/api/v1/journal", Map.of("entries", entries, "keepContradictions", keepContradictions));
     }
 
+    /** What the first page of a long list shows. */
+    public JsonNode list(String path) {
+        JsonNode items = get(path).json().path("items");
+        assertThat(items.isArray()).as(path).isTrue();
+        return items;
+    }
+
     public JsonNode queen(String code) {
-        return get("/api/v1/queens?search=" + code).json().get(0);
+        return list("/api/v1/queens?search=" + code).get(0);
     }
 
     public UUID queenId(String code) {
