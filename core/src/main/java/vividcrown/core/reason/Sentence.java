@@ -28,6 +28,10 @@ public record Sentence(String key, List<Object> arguments) {
     /** A pattern is read once for a language, not for each of a page's hundreds of sentences. */
     private static final Map<Locale, DateTimeFormatter> WEEKDAYS = new ConcurrentHashMap<>();
     private static final Map<Locale, DateTimeFormatter> DAYS = new ConcurrentHashMap<>();
+    private static final Map<Written, MessageFormat> PATTERNS = new ConcurrentHashMap<>();
+
+    private record Written(String key, Locale locale) {
+    }
 
     public static Sentence of(String key, Object... arguments) {
         return new Sentence(key, List.of(arguments));
@@ -35,10 +39,17 @@ public record Sentence(String key, List<Object> arguments) {
 
     /** In the given language; falls back to English where a language has no text for it. */
     public String in(Locale locale) {
-        String pattern = ResourceBundle.getBundle("vividcrown.core.sentences", locale, Fallback.TO_ENGLISH)
-                .getString(key);
+        MessageFormat pattern = PATTERNS.computeIfAbsent(new Written(key, locale), Sentence::pattern);
         Object[] filled = arguments.stream().map(argument -> written(argument, locale)).toArray();
-        return new MessageFormat(pattern, locale).format(filled);
+        // a format must not be used by two at once
+        return ((MessageFormat) pattern.clone()).format(filled);
+    }
+
+    private static MessageFormat pattern(Written written) {
+        return new MessageFormat(
+                ResourceBundle.getBundle("vividcrown.core.sentences", written.locale(), Fallback.TO_ENGLISH)
+                        .getString(written.key()),
+                written.locale());
     }
 
     @Override

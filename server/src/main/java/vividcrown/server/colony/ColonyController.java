@@ -66,7 +66,7 @@ class ColonyController {
      * @param format of the frames in its lowest box
      * @param need how much it needs a decision, 0 and up: doubt, trouble and late looks together; the list is sorted by it
      * @param due what is to be looked for, and when
-     * @param stop signs of disease in the newest reading: nothing may be moved
+     * @param stop signs of disease stand: nothing may be moved
      * @param clash readings and events cannot all be true
      * @param daysSinceRead days since the last reading, left out if it was never read
      */
@@ -148,7 +148,7 @@ class ColonyController {
     List<ColonyLine> all() {
         List<Hive> rows = hives.colonies();
         Map<UUID, Yard> places = yards.byId();
-        Map<UUID, HiveBox> lowest = stacks.lowest(rows.stream().map(Hive::id).toList());
+        Map<UUID, HiveBox> lowest = stacks.lowest(rows);
         LocalDate day = today.day();
         Map<UUID, ColonyStanding> standing = standings.of(rows, places, day);
         return rows.stream().map(row -> line(row, Objects.requireNonNull(standing.get(row.id())),

@@ -13,7 +13,7 @@ import vividcrown.core.judgement.Status;
  * @param need how much it needs a decision, 0 and up
  * @param due the next look of what was chosen
  * @param overdue that look should have been before today
- * @param stop signs of disease in the newest reading: nothing may be moved
+ * @param stop signs of disease stand: nothing may be moved
  * @param clash readings and events cannot all be true
  * @param work what is to be done next, if anything
  */

@@ -27,11 +27,11 @@ public class Stacks {
 
     /** From the bottom up. */
     public List<StackBox> of(UUID hive) {
-        return withFrames(boxesOf(List.of(hive)).getOrDefault(hive, List.of()));
+        return withFrames(boxesOf(hives.findAllById(List.of(hive))).getOrDefault(hive, List.of()));
     }
 
     /** The box at the bottom that holds frames, of each hive that has one. */
-    public Map<UUID, HiveBox> lowest(Collection<UUID> ofHives) {
+    public Map<UUID, HiveBox> lowest(Collection<Hive> ofHives) {
         Map<UUID, HiveBox> lowest = new HashMap<>();
         boxesOf(ofHives).forEach((hive, stack) -> stack.stream().filter(box -> box.kind().hasFrames()).findFirst()
                 .ifPresent(box -> lowest.put(hive, box)));
@@ -39,12 +39,12 @@ public class Stacks {
     }
 
     /** By the hive, from the bottom up; one that the hive's own record does not know of stands on top. */
-    private Map<UUID, List<HiveBox>> boxesOf(Collection<UUID> ofHives) {
-        Map<UUID, List<HiveBox>> stacks = boxes.findByHiveIdIn(ofHives).stream()
+    private Map<UUID, List<HiveBox>> boxesOf(Collection<Hive> ofHives) {
+        Map<UUID, List<HiveBox>> stacks = boxes.findByHiveIdIn(ofHives.stream().map(Hive::id).toList()).stream()
                 .collect(Collectors.groupingBy(box -> box.hiveId().orElseThrow()));
-        hives.findAllById(stacks.keySet()).forEach(hive -> {
+        ofHives.forEach(hive -> {
             List<UUID> order = hive.stack();
-            Objects.requireNonNull(stacks.get(hive.id()))
+            stacks.getOrDefault(hive.id(), new ArrayList<>())
                     .sort(Comparator.comparing((HiveBox box) -> !order.contains(box.id()))
                             .thenComparing(box -> order.indexOf(box.id())).thenComparing(HiveBox::id));
         });

@@ -106,8 +106,7 @@ class MatingYardController {
         List<Hive> row = hives.findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(id,
                 List.of(Purpose.MATING_NUC, Purpose.MINI_NUC));
         LocalDate day = today.day();
-        List<UUID> held = row.stream().flatMap(hive -> hive.queenId().stream()).toList();
-        Map<UUID, QueenView> views = reader.view(queens.findAllById(held), day).stream()
+        Map<UUID, QueenView> views = reader.view(queens.heldIn(id), row, day).stream()
                 .collect(Collectors.toMap(QueenView::id, Function.identity()));
         return new YardPage(yard.id(), yard.name(), yard.caution(), row.stream()
                 .map(hive -> new MatingHive(hive.id(), hive.code(), hive.position(), hive.rounds(),

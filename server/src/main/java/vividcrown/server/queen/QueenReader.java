@@ -71,8 +71,12 @@ public class QueenReader {
     }
 
     public List<QueenView> view(List<Queen> rows, LocalDate today) {
-        Map<UUID, String> hiveCodes = hives.findAllById(ids(rows, Queen::hiveId)).stream()
-                .collect(Collectors.toMap(Hive::id, Hive::code));
+        return view(rows, hives.findAllById(ids(rows, Queen::hiveId)), today);
+    }
+
+    /** @param where the hives that they are in */
+    public List<QueenView> view(List<Queen> rows, List<Hive> where, LocalDate today) {
+        Map<UUID, String> hiveCodes = where.stream().collect(Collectors.toMap(Hive::id, Hive::code));
         Map<UUID, String> mothers = queens.findAllById(ids(rows, Queen::motherId)).stream()
                 .collect(Collectors.toMap(Queen::id, QueenReader::called));
         Settings own = settings.current();

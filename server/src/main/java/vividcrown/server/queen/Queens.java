@@ -60,6 +60,13 @@ public interface Queens extends JpaRepository<Queen, UUID> {
             """)
     List<InHive> inHives(Collection<UUID> hives, LocalDate since);
 
+    /** Cells and queens in a yard's standing hives for mating. */
+    @Query("""
+            select q from Queen q join Hive h on h.queenId = q.id
+            where h.yardId = :yard and h.endedOn is null and h.purpose in (MATING_NUC, MINI_NUC)
+            """)
+    List<Queen> heldIn(UUID yard);
+
     /** Living queens in a hive, the last placed first. */
     @Query("select q from Queen q where q.hiveId = :hive and q.alive and q.whereabouts = HIVE order by q.placedSequence desc")
     List<Queen> livingIn(UUID hive);
