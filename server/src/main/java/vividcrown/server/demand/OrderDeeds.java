@@ -70,7 +70,7 @@ class OrderDeeds {
     }
 
     private OrderDeed.QueensPromised promised(OrderDeed.QueensPromised asked, Admission admission) {
-        QueenOrder order = orders.getReferenceById(asked.order());
+        QueenOrder order = orders.findById(asked.order()).orElseThrow();
         requireOpen(order, admission);
         Map<UUID, Queen> known = queens.findAllById(asked.promised()).stream()
                 .collect(Collectors.toMap(Queen::id, Function.identity()));
@@ -98,7 +98,7 @@ class OrderDeeds {
     }
 
     private OrderDeed.Delivered delivered(OrderDeed.Delivered asked, Admission admission) {
-        QueenOrder order = orders.getReferenceById(asked.order());
+        QueenOrder order = orders.findById(asked.order()).orElseThrow();
         requireOpen(order, admission);
         boolean haveRecords = order.terms().isOfRecordedQueens();
         Set<UUID> set = promised.findByOrderId(asked.order()).stream().filter(one -> one.deliveredOn().isEmpty())

@@ -25,11 +25,11 @@ class OrderProjector implements Projector {
 
     private static final String FOUND_IN = "ORDER";
 
-    private final QueenOrders orders;
-    private final PromisedQueens promised;
+    private final QueenOrderTable orders;
+    private final PromisedQueenTable promised;
     private final Contradictions contradictions;
 
-    OrderProjector(QueenOrders orders, PromisedQueens promised, Contradictions contradictions) {
+    OrderProjector(QueenOrderTable orders, PromisedQueenTable promised, Contradictions contradictions) {
         this.orders = orders;
         this.promised = promised;
         this.contradictions = contradictions;
@@ -51,9 +51,9 @@ class OrderProjector implements Projector {
                 return;
             }
             clashes.put(id, standing.get().contradictions());
-            orders.save(new QueenOrder(id, standing.get()));
+            orders.save(new QueenOrderRow(id, standing.get()));
             standing.get().queens().forEach((queen, aside) -> promised
-                    .save(new PromisedQueen(id, queen, aside.promised(), aside.delivered().orElse(null))));
+                    .save(new PromisedQueenRow(id, queen, aside.promised(), aside.delivered().orElse(null))));
         });
         orders.flush();
         contradictions.replace(FOUND_IN, records.keySet(), clashes);

@@ -1,54 +1,14 @@
 package vividcrown.server.demand;
 
-import jakarta.persistence.Entity;
-import jakarta.persistence.Id;
-import jakarta.persistence.IdClass;
-import jakarta.persistence.Table;
-import java.io.Serializable;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.UUID;
-import org.hibernate.annotations.TenantId;
-import org.jspecify.annotations.Nullable;
 
 /** A queen that is promised to an order, or was handed over. */
-@Entity
-@Table(name = "order_queen")
-@IdClass(PromisedQueen.Key.class)
-public class PromisedQueen {
+public interface PromisedQueen {
+    UUID queenId();
 
-    record Key(UUID orderId, UUID queenId) implements Serializable {
-    }
+    UUID orderId();
 
-    @Id
-    private UUID queenId;
-    @TenantId
-    private @Nullable UUID operationId;
-    @Id
-    private UUID orderId;
-    private LocalDate promisedOn;
-    private @Nullable LocalDate deliveredOn;
-
-    @SuppressWarnings("NullAway") // filled by Hibernate
-    protected PromisedQueen() {
-    }
-
-    PromisedQueen(UUID orderId, UUID queenId, LocalDate promisedOn, @Nullable LocalDate deliveredOn) {
-        this.queenId = queenId;
-        this.orderId = orderId;
-        this.promisedOn = promisedOn;
-        this.deliveredOn = deliveredOn;
-    }
-
-    public UUID queenId() {
-        return queenId;
-    }
-
-    public UUID orderId() {
-        return orderId;
-    }
-
-    public Optional<LocalDate> deliveredOn() {
-        return Optional.ofNullable(deliveredOn);
-    }
+    Optional<LocalDate> deliveredOn();
 }

@@ -2,13 +2,17 @@ package vividcrown.server.demand;
 
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.data.jpa.repository.Modifying;
-import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
 
 /** Queens that are promised to orders, or were handed over. */
-public interface PromisedQueens extends JpaRepository<PromisedQueen, PromisedQueen.Key> {
+public interface PromisedQueens extends Repository<PromisedQueenRow, PromisedQueenRow.Key> {
+    Optional<PromisedQueen> findById(PromisedQueenRow.Key id);
+
+    List<PromisedQueen> findAllById(Iterable<PromisedQueenRow.Key> ids);
+
+    List<PromisedQueen> findAll();
 
     List<PromisedQueen> findByOrderId(UUID order);
 
@@ -19,7 +23,4 @@ public interface PromisedQueens extends JpaRepository<PromisedQueen, PromisedQue
     /** Those that wait to be handed over. */
     List<PromisedQueen> findByDeliveredOnIsNull();
 
-    @Modifying(flushAutomatically = true, clearAutomatically = true)
-    @Query("delete from PromisedQueen p where p.orderId in :orders")
-    void deleteByOrderIdIn(Collection<UUID> orders);
 }

@@ -5,11 +5,17 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
 import vividcrown.core.demand.OrderState;
 
-public interface QueenOrders extends JpaRepository<QueenOrder, UUID> {
+public interface QueenOrders extends Repository<QueenOrderRow, UUID> {
+    Optional<QueenOrder> findById(UUID id);
+
+    List<QueenOrder> findAllById(Iterable<UUID> ids);
+
+    List<QueenOrder> findAll();
+
     List<QueenOrder> findAllByOrderByUntilDayAscCodeAsc();
 
     /** Those that are open, and those that were due since. */

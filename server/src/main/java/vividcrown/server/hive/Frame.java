@@ -14,7 +14,7 @@ import vividcrown.core.hive.FramePlace;
 /** A frame, wherever it is. */
 @Entity
 @Table(name = "frame")
-public class Frame {
+class Frame {
     @Id
     private UUID id;
     @TenantId

@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
 
 /** Frames of the operation. */
-public interface Frames extends JpaRepository<Frame, UUID> {
+interface Frames extends JpaRepository<Frame, UUID> {
 
     List<Frame> findByBoxIdInOrderBySlot(Collection<UUID> boxes);
 

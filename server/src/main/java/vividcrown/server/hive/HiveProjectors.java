@@ -36,10 +36,10 @@ final class HiveProjectors {
 
         private static final String FOUND_IN = "BOX";
 
-        private final HiveBoxes boxes;
+        private final HiveBoxTable boxes;
         private final Contradictions contradictions;
 
-        OfBoxes(HiveBoxes boxes, Contradictions contradictions) {
+        OfBoxes(HiveBoxTable boxes, Contradictions contradictions) {
             this.boxes = boxes;
             this.contradictions = contradictions;
         }
@@ -55,7 +55,7 @@ final class HiveProjectors {
             records.forEach((id, record) -> {
                 BoxFold.Folded folded = BoxFold.fold(id, record);
                 clashes.put(id, folded.contradictions());
-                folded.standing().ifPresentOrElse(standing -> boxes.save(new HiveBox(id, standing)),
+                folded.standing().ifPresentOrElse(standing -> boxes.save(new HiveBoxRow(id, standing)),
                         () -> boxes.deleteAllByIdInBatch(List.of(id)));
             });
             boxes.flush();
@@ -69,7 +69,7 @@ final class HiveProjectors {
 
         @Override
         public Set<UUID> existing(Collection<UUID> subjects) {
-            return boxes.findAllById(subjects).stream().map(HiveBox::id).collect(Collectors.toSet());
+            return boxes.findAllById(subjects).stream().map(HiveBoxRow::id).collect(Collectors.toSet());
         }
     }
 
@@ -81,10 +81,10 @@ final class HiveProjectors {
         private static final String FOUND_IN = "HIVE";
         private static final String FOUND_IN_CODES = "CODE";
 
-        private final Hives hives;
+        private final HiveTable hives;
         private final Contradictions contradictions;
 
-        OfHives(Hives hives, Contradictions contradictions) {
+        OfHives(HiveTable hives, Contradictions contradictions) {
             this.hives = hives;
             this.contradictions = contradictions;
         }
@@ -96,8 +96,8 @@ final class HiveProjectors {
 
         @Override
         public void project(Map<UUID, List<Entry>> records) {
-            Map<UUID, Hive> rows = hives.findAllById(records.keySet()).stream()
-                    .collect(Collectors.toMap(Hive::id, hive -> hive));
+            Map<UUID, HiveRow> rows = hives.findAllById(records.keySet()).stream()
+                    .collect(Collectors.toMap(HiveRow::id, hive -> hive));
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             Set<String> codes = new HashSet<>();
             records.forEach((id, record) -> {
@@ -107,7 +107,7 @@ final class HiveProjectors {
                     codes.add(rows.get(id).code());
                 }
                 folded.state().ifPresentOrElse(state -> {
-                    Hive hive = rows.getOrDefault(id, new Hive(id));
+                    HiveRow hive = rows.getOrDefault(id, new HiveRow(id));
                     hive.write(state);
                     codes.add(state.code());
                     hives.save(hive);
@@ -120,15 +120,15 @@ final class HiveProjectors {
 
         /** Of hives that stand and are called alike, all but the first to be called so are flagged. */
         private void flagCodes(Set<String> codes, Set<UUID> looked) {
-            Map<String, List<Hive>> alike = hives.findByCodeIn(codes).stream().filter(hive -> !hive.isEnded())
-                    .collect(Collectors.groupingBy(Hive::code));
+            Map<String, List<HiveRow>> alike = hives.findByCodeIn(codes).stream().filter(hive -> !hive.isEnded())
+                    .collect(Collectors.groupingBy(HiveRow::code));
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             alike.values().forEach(same -> same.stream()
-                    .sorted(Comparator.comparingLong(Hive::codedSequence)).skip(1)
+                    .sorted(Comparator.comparingLong(HiveRow::codedSequence)).skip(1)
                     .forEach(hive -> clashes.put(hive.id(), List.of(new Contradiction(hive.codedBy(),
                             Sentence.of("clash.codeTwice", hive.code()))))));
             Set<UUID> subjects = Stream
-                    .concat(looked.stream(), alike.values().stream().flatMap(List::stream).map(Hive::id))
+                    .concat(looked.stream(), alike.values().stream().flatMap(List::stream).map(HiveRow::id))
                     .collect(Collectors.toSet());
             contradictions.replace(FOUND_IN_CODES, subjects, clashes);
         }
@@ -140,7 +140,7 @@ final class HiveProjectors {
 
         @Override
         public Set<UUID> existing(Collection<UUID> subjects) {
-            return hives.findAllById(subjects).stream().map(Hive::id).collect(Collectors.toSet());
+            return hives.findAllById(subjects).stream().map(HiveRow::id).collect(Collectors.toSet());
         }
     }
 
@@ -153,10 +153,10 @@ final class HiveProjectors {
         private static final String FOUND_IN_SLOTS = "SLOT";
 
         private final Frames frames;
-        private final HiveBoxes boxes;
+        private final HiveBoxTable boxes;
         private final Contradictions contradictions;
 
-        OfFrames(Frames frames, HiveBoxes boxes, Contradictions contradictions) {
+        OfFrames(Frames frames, HiveBoxTable boxes, Contradictions contradictions) {
             this.frames = frames;
             this.boxes = boxes;
             this.contradictions = contradictions;
@@ -189,7 +189,7 @@ final class HiveProjectors {
         private void flagSlots(Set<UUID> inBoxes, Set<UUID> looked) {
             List<Frame> there = frames.findByBoxIdInOrderBySlot(inBoxes);
             Map<UUID, Integer> slots = boxes.findAllById(inBoxes).stream()
-                    .collect(Collectors.toMap(HiveBox::id, HiveBox::slots));
+                    .collect(Collectors.toMap(HiveBoxRow::id, HiveBox::slots));
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             there.stream().collect(Collectors.groupingBy(frame -> frame.boxId().orElseThrow() + " " + frame.slot()))
                     .values()

@@ -4,12 +4,17 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
 import vividcrown.core.hive.Purpose;
 
 /** Hives of the operation. */
-public interface Hives extends JpaRepository<Hive, UUID> {
+public interface Hives extends Repository<HiveRow, UUID> {
+    Optional<Hive> findById(UUID id);
+
+    List<Hive> findAllById(Iterable<UUID> ids);
+
+    boolean existsById(UUID id);
 
     /** Those that stand, in walking order of a yard. */
     List<Hive> findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(UUID yard, Collection<Purpose> purposes);

@@ -1,24 +1,34 @@
 package vividcrown.server.operation;
 
 import java.time.LocalDate;
-import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.stereotype.Component;
 
 /** The operation of the signed-in person. */
-public interface Operations extends JpaRepository<OperationRecord, UUID> {
+@Component
+public class Operations {
 
-    default OperationRecord current() {
-        return findById(CurrentOperation.require())
-                .orElseThrow(() -> new IllegalStateException("Impossible state: the operation of the session is gone"));
+    private final OperationTable table;
+
+    Operations(OperationTable table) {
+        this.table = table;
+    }
+
+    public OperationRecord current() {
+        return row();
     }
 
     /** The day that the demo has come to. */
-    default void demoIsAt(LocalDate day) {
-        current().setDemoToday(day);
+    public void demoIsAt(LocalDate day) {
+        row().setDemoToday(day);
     }
 
     /** @param key SHA-256 of the secret in the new calendar link; the one before is not valid any more */
-    default void calendarOpensWith(byte[] key) {
-        current().setCalendarKey(key);
+    public void calendarOpensWith(byte[] key) {
+        row().setCalendarKey(key);
+    }
+
+    private OperationRow row() {
+        return table.findById(CurrentOperation.require())
+                .orElseThrow(() -> new IllegalStateException("Impossible state: the operation of the session is gone"));
     }
 }

@@ -16,11 +16,11 @@ import vividcrown.server.journal.Records;
 @Component
 public class Cups {
 
-    private final Queens queens;
+    private final QueenTable queens;
     private final Records records;
     private final QueenRows rows;
 
-    Cups(Queens queens, Records records, QueenRows rows) {
+    Cups(QueenTable queens, Records records, QueenRows rows) {
         this.queens = queens;
         this.records = records;
         this.rows = rows;
@@ -41,20 +41,20 @@ public class Cups {
         if (grafts.isEmpty()) {
             return;
         }
-        Map<UUID, Queen> known = queens.findByGraftIdIn(grafts.stream().map(DoneGraft::id).toList()).stream()
-                .collect(Collectors.toMap(Queen::id, Function.identity()));
-        List<Queen> cups = new ArrayList<>();
+        Map<UUID, QueenRow> known = queens.findByGraftIdIn(grafts.stream().map(DoneGraft::id).toList()).stream()
+                .collect(Collectors.toMap(QueenRow::id, Function.identity()));
+        List<QueenRow> cups = new ArrayList<>();
         for (DoneGraft graft : grafts) {
             for (int bar = 1; bar <= graft.bars(); bar++) {
                 for (int cup = 1; cup <= graft.cupsPerBar(); cup++) {
                     UUID id = id(graft.id(), bar, cup);
                     String called = String.format(Locale.ROOT, "%s-%d%02d", graft.code(), bar, cup);
-                    Queen fresh = Queen.ofCup(id, called, graft.id(), bar, cup, graft.mother());
+                    QueenRow fresh = QueenRow.ofCup(id, called, graft.id(), bar, cup, graft.mother());
                     cups.add(known.getOrDefault(id, fresh));
                 }
             }
         }
-        rows.write(cups, records.standing(cups.stream().map(Queen::id).toList()));
+        rows.write(cups, records.standing(cups.stream().map(QueenRow::id).toList()));
     }
 
     /** The graft was not done after all. */

@@ -30,11 +30,13 @@ class QueenController {
     }
 
     private final Queens queens;
+    private final QueenTable table;
     private final QueenReader reader;
     private final Today today;
 
-    QueenController(Queens queens, QueenReader reader, Today today) {
+    QueenController(Queens queens, QueenTable table, QueenReader reader, Today today) {
         this.queens = queens;
+        this.table = table;
         this.reader = reader;
         this.today = today;
     }
@@ -60,7 +62,7 @@ class QueenController {
     Page<QueenView> search(@RequestParam String search,
             @RequestParam(defaultValue = "0") @Min(0) @Max(1_000_000) int page) {
         String part = search.strip().replace("%", "").replace("_", "");
-        List<Queen> found = queens.called(part.toLowerCase(Locale.ROOT), AT_ONCE + 1, page);
+        List<QueenRow> found = table.called(part.toLowerCase(Locale.ROOT), AT_ONCE + 1, page);
         Map<UUID, Queen> shown = new LinkedHashMap<>();
         if (page == 0) {
             queens.findByCodeIn(List.of(part, part.toUpperCase(Locale.ROOT)))

@@ -21,12 +21,12 @@ import vividcrown.server.journal.Projector;
 @Order(40)
 class QueenProjector implements Projector {
 
-    private final Queens queens;
+    private final QueenTable queens;
     private final QueenRows rows;
     private final Agendas agendas;
     private final OwnRates rates;
 
-    QueenProjector(Queens queens, QueenRows rows, Agendas agendas, OwnRates rates) {
+    QueenProjector(QueenTable queens, QueenRows rows, Agendas agendas, OwnRates rates) {
         this.queens = queens;
         this.rows = rows;
         this.agendas = agendas;
@@ -40,7 +40,7 @@ class QueenProjector implements Projector {
 
     @Override
     public Set<UUID> existing(Collection<UUID> subjects) {
-        return queens.findAllById(subjects).stream().map(Queen::id).collect(Collectors.toSet());
+        return queens.findAllById(subjects).stream().map(QueenRow::id).collect(Collectors.toSet());
     }
 
     @Override
@@ -50,17 +50,18 @@ class QueenProjector implements Projector {
 
     @Override
     public void project(Map<UUID, List<Entry>> records) {
-        Map<UUID, Queen> known = queens.findAllById(records.keySet()).stream()
-                .collect(Collectors.toMap(Queen::id, Function.identity()));
-        List<Queen> written = new ArrayList<>();
-        List<Queen> gone = new ArrayList<>();
+        Map<UUID, QueenRow> known = queens.findAllById(records.keySet()).stream()
+                .collect(Collectors.toMap(QueenRow::id, Function.identity()));
+        List<QueenRow> written = new ArrayList<>();
+        List<QueenRow> gone = new ArrayList<>();
         records.forEach((id, record) -> {
-            Optional<Queen> row = Optional.ofNullable(known.get(id));
+            Optional<QueenRow> row = Optional.ofNullable(known.get(id));
             Optional<QueenDeed.Known> stated = stated(id, record);
             if (row.isPresent() && row.get().graftId().isPresent()) {
                 written.add(row.get());
             } else if (stated.isPresent()) {
-                written.add(row.map(queen -> queen.stated(stated.get())).orElseGet(() -> Queen.ofKnown(stated.get())));
+                written.add(
+                        row.map(queen -> queen.stated(stated.get())).orElseGet(() -> QueenRow.ofKnown(stated.get())));
             } else {
                 row.ifPresent(gone::add);
             }

@@ -38,7 +38,7 @@ class QueenRows {
 
     private static final String FOUND_IN = "LIFE";
 
-    private final Queens queens;
+    private final QueenTable queens;
     private final Batches batches;
     private final Contradictions contradictions;
     private final Occupancy occupancy;
@@ -47,7 +47,7 @@ class QueenRows {
     private final SettingsInForce settings;
     private final EntityManager entities;
 
-    QueenRows(Queens queens, Batches batches, Contradictions contradictions, Occupancy occupancy, Agendas agendas,
+    QueenRows(QueenTable queens, Batches batches, Contradictions contradictions, Occupancy occupancy, Agendas agendas,
             OwnRates rates, SettingsInForce settings, EntityManager entities) {
         this.queens = queens;
         this.batches = batches;
@@ -60,7 +60,7 @@ class QueenRows {
     }
 
     /** @param records by the queen */
-    void write(List<Queen> rows, Map<UUID, List<Entry>> records) {
+    void write(List<QueenRow> rows, Map<UUID, List<Entry>> records) {
         Map<UUID, Batches.Batch> grafts = batchesOf(rows);
         Settings own = settings.current();
         Assumptions assumptions = own.assumptions();
@@ -69,7 +69,7 @@ class QueenRows {
         Set<UUID> hives = new HashSet<>();
         Map<UUID, List<Contradiction>> clashes = new HashMap<>();
         Map<UUID, List<QueenAgenda.Line>> lines = new HashMap<>();
-        for (Queen queen : rows) {
+        for (QueenRow queen : rows) {
             queen.hiveId().ifPresent(hives::add);
             Optional<Batches.Batch> batch = queen.graftId().map(grafts::get);
             clashes.put(queen.id(), fold(queen, batch, records.getOrDefault(queen.id(), List.of()), assumptions));
@@ -78,17 +78,17 @@ class QueenRows {
             queen.hiveId().ifPresent(hives::add);
         }
         queens.saveAllAndFlush(rows);
-        contradictions.replace(FOUND_IN, rows.stream().map(Queen::id).toList(), clashes);
+        contradictions.replace(FOUND_IN, rows.stream().map(QueenRow::id).toList(), clashes);
         agendas.replace(lines);
         occupancy.refresh(hives);
         rates.recount(rows.stream().flatMap(queen -> queen.graftId().stream()).toList());
     }
 
-    void delete(List<Queen> rows) {
+    void delete(List<QueenRow> rows) {
         if (rows.isEmpty()) {
             return;
         }
-        List<UUID> ids = rows.stream().map(Queen::id).toList();
+        List<UUID> ids = rows.stream().map(QueenRow::id).toList();
         Set<UUID> hives = new HashSet<>();
         rows.forEach(queen -> queen.hiveId().ifPresent(hives::add));
         List<UUID> grafts = rows.stream().flatMap(queen -> queen.graftId().stream()).toList();
@@ -103,11 +103,11 @@ class QueenRows {
         rates.recount(grafts);
     }
 
-    private Map<UUID, Batches.Batch> batchesOf(List<Queen> rows) {
+    private Map<UUID, Batches.Batch> batchesOf(List<QueenRow> rows) {
         return batches.of(rows.stream().flatMap(queen -> queen.graftId().stream()).distinct().toList());
     }
 
-    private static List<Contradiction> fold(Queen queen, Optional<Batches.Batch> batch, List<Entry> record,
+    private static List<Contradiction> fold(QueenRow queen, Optional<Batches.Batch> batch, List<Entry> record,
             Assumptions assumptions) {
         List<LifeEntry> life = new ArrayList<>();
         batch.ifPresent(graft -> life.add(new LifeEntry(graft.graft(), graft.graftDay(), 0,

@@ -3,13 +3,19 @@ package vividcrown.server.queen;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
-import org.springframework.data.jpa.repository.NativeQuery;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
 
-public interface Queens extends JpaRepository<Queen, UUID> {
+public interface Queens extends Repository<QueenRow, UUID> {
+    Optional<Queen> findById(UUID id);
+
+    List<Queen> findAllById(Iterable<UUID> ids);
+
+    List<Queen> findAllByOrderByCode();
+
     List<Queen> findByGraftIdOrderByBarAscCupAsc(UUID graft);
 
     List<Queen> findByGraftIdIn(Collection<UUID> grafts);
@@ -28,14 +34,6 @@ public interface Queens extends JpaRepository<Queen, UUID> {
     /** Living cells that still hang on their bar. */
     @Query("select q from Queen q where q.graftId in :grafts and q.alive and q.whereabouts = BAR")
     List<Queen> onTheBar(Collection<UUID> grafts);
-
-    /**
-     * @param part of the code or name, in small letters
-     * @param most how many
-     * @param after how many of the list to leave out before
-     */
-    @NativeQuery("select * from queens_called(:part, :most, :after)")
-    List<Queen> called(String part, int most, int after);
 
     List<Queen> findByCodeIn(Collection<String> codes);
 

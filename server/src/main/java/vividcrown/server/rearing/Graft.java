@@ -1,26 +1,12 @@
 package vividcrown.server.rearing;
 
-import jakarta.persistence.Column;
-import jakarta.persistence.Entity;
-import jakarta.persistence.EnumType;
-import jakarta.persistence.Enumerated;
-import jakarta.persistence.Id;
-import jakarta.persistence.Table;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZonedDateTime;
-import java.util.Arrays;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
-import org.hibernate.annotations.JdbcTypeCode;
-import org.hibernate.annotations.TenantId;
-import org.hibernate.type.SqlTypes;
-import org.jspecify.annotations.Nullable;
 import vividcrown.core.rearing.BuilderSchool;
-import vividcrown.core.rearing.GraftFold;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.GraftShare;
 import vividcrown.core.rearing.LarvaAge;
@@ -29,135 +15,44 @@ import vividcrown.core.rearing.RearingDeed;
 import vividcrown.core.rearing.StepKind;
 
 /** A batch: larvae of one mother, grafted by one person on one day into one builder. */
-@Entity
-@Table(name = "graft")
-public class Graft {
-    @Id
-    private UUID id;
-    @TenantId
-    private @Nullable UUID operationId;
-    private String code;
-    private UUID motherId;
-    private UUID builderId;
-    private String grafter;
-    private Instant plannedFor;
-    private LocalDate graftDay;
-    private boolean grafted;
-    private boolean cancelled;
-    @Enumerated(EnumType.STRING)
-    private LarvaAge larvaAge;
-    @Enumerated(EnumType.STRING)
-    @Column(name = "cell_placing")
-    private Placing placing;
-    private double incubatorCelsius;
-    private int bars;
-    private int cupsPerBar;
-    private String[] stepsDone;
-    @JdbcTypeCode(SqlTypes.JSON)
-    private List<GraftShare> shares;
-    private boolean fixed;
-
-    @SuppressWarnings("NullAway") // filled by Hibernate
-    protected Graft() {
-    }
-
-    Graft(UUID id, GraftFold.State state) {
-        RearingDeed.Planned planned = state.planned();
-        this.id = id;
-        this.code = planned.code();
-        this.motherId = planned.mother();
-        this.builderId = planned.builder();
-        this.grafter = planned.grafter();
-        this.plannedFor = planned.plannedFor().toInstant();
-        this.graftDay = state.graftDay();
-        this.grafted = state.isDone();
-        this.cancelled = state.isCancelled();
-        this.larvaAge = planned.larvaAge();
-        this.placing = planned.placing();
-        this.incubatorCelsius = planned.incubatorCelsius();
-        this.bars = planned.bars();
-        this.cupsPerBar = planned.cupsPerBar();
-        this.shares = List.copyOf(state.shares());
-        this.fixed = planned.fixed();
-        this.stepsDone = state.steps().stream().sorted().map(Enum::name).toArray(String[]::new);
-    }
-
+public interface Graft {
     /** As core reckons with it; the school is the builder's. */
-    public GraftPlan plan(BuilderSchool school) {
-        return new GraftPlan(graftDay, larvaAge, school, placing, incubatorCelsius);
-    }
+    GraftPlan plan(BuilderSchool school);
 
     /** The same graft, planned by hand for another hour, under an id of its own. */
-    public RearingDeed.Planned plannedAgain(UUID again, ZonedDateTime when) {
-        return new RearingDeed.Planned(again, "", motherId, builderId, grafter, when, larvaAge, placing,
-                incubatorCelsius,
-                bars, cupsPerBar, shares, true);
-    }
+    RearingDeed.Planned plannedAgain(UUID again, ZonedDateTime when);
 
-    public UUID id() {
-        return id;
-    }
+    UUID id();
 
-    public String code() {
-        return code;
-    }
+    String code();
 
-    public UUID motherId() {
-        return motherId;
-    }
+    UUID motherId();
 
-    public UUID builderId() {
-        return builderId;
-    }
+    UUID builderId();
 
-    public String grafter() {
-        return grafter;
-    }
+    String grafter();
 
-    public Instant plannedFor() {
-        return plannedFor;
-    }
+    Instant plannedFor();
 
-    public LocalDate graftDay() {
-        return graftDay;
-    }
+    LocalDate graftDay();
 
-    public boolean grafted() {
-        return grafted;
-    }
+    boolean grafted();
 
-    public boolean cancelled() {
-        return cancelled;
-    }
+    boolean cancelled();
 
-    public LarvaAge larvaAge() {
-        return larvaAge;
-    }
+    LarvaAge larvaAge();
 
-    public Placing placing() {
-        return placing;
-    }
+    Placing placing();
 
-    public int bars() {
-        return bars;
-    }
+    int bars();
 
-    public int cupsPerBar() {
-        return cupsPerBar;
-    }
+    int cupsPerBar();
 
     /** For whom it is, as the season's plan says; empty if for nobody yet. */
-    public List<GraftShare> shares() {
-        return shares;
-    }
+    List<GraftShare> shares();
 
     /** Planned or moved by hand: it stays when the season is planned again. */
-    public boolean fixed() {
-        return fixed;
-    }
+    boolean fixed();
 
-    public Set<StepKind> stepsDone() {
-        return Arrays.stream(stepsDone).map(StepKind::valueOf)
-                .collect(Collectors.toCollection(() -> EnumSet.noneOf(StepKind.class)));
-    }
+    Set<StepKind> stepsDone();
 }

@@ -29,12 +29,12 @@ class GraftProjector implements Projector {
     private static final String FOUND_IN = "GRAFT";
     private static final int GRAFTS_AT_ONCE = 25;
 
-    private final Grafts grafts;
+    private final GraftTable grafts;
     private final Cups cups;
     private final Contradictions contradictions;
     private final Today today;
 
-    GraftProjector(Grafts grafts, Cups cups, Contradictions contradictions, Today today) {
+    GraftProjector(GraftTable grafts, Cups cups, Contradictions contradictions, Today today) {
         this.grafts = grafts;
         this.cups = cups;
         this.contradictions = contradictions;
@@ -55,7 +55,7 @@ class GraftProjector implements Projector {
             GraftFold.Folded folded = GraftFold.fold(record, zone);
             clashes.put(id, folded.contradictions());
             folded.state().ifPresentOrElse(state -> {
-                Graft graft = grafts.saveAndFlush(new Graft(id, state));
+                Graft graft = grafts.saveAndFlush(new GraftRow(id, state));
                 if (state.isDone()) {
                     done.add(new Cups.DoneGraft(id, graft.code(), graft.motherId(), graft.bars(), graft.cupsPerBar()));
                 } else {
@@ -83,6 +83,6 @@ class GraftProjector implements Projector {
 
     @Override
     public Set<UUID> existing(Collection<UUID> subjects) {
-        return grafts.findAllById(subjects).stream().map(Graft::id).collect(Collectors.toSet());
+        return grafts.findAllById(subjects).stream().map(GraftRow::id).collect(Collectors.toSet());
     }
 }

@@ -4,10 +4,16 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.data.jpa.repository.JpaRepository;
 import org.springframework.data.jpa.repository.Query;
+import org.springframework.data.repository.Repository;
 
-public interface Grafts extends JpaRepository<Graft, UUID> {
+public interface Grafts extends Repository<GraftRow, UUID> {
+    Optional<Graft> findById(UUID id);
+
+    List<Graft> findAllById(Iterable<UUID> ids);
+
+    boolean existsById(UUID id);
+
     List<Graft> findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(LocalDate since);
 
     /** The day of the last graft before this one. */

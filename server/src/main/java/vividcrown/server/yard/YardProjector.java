@@ -22,9 +22,9 @@ import vividcrown.server.journal.Projector;
 @Order(10)
 class YardProjector implements Projector {
 
-    private final Yards yards;
+    private final YardTable yards;
 
-    YardProjector(Yards yards) {
+    YardProjector(YardTable yards) {
         this.yards = yards;
     }
 
@@ -40,7 +40,7 @@ class YardProjector implements Projector {
 
     @Override
     public void project(Map<UUID, List<Entry>> records) {
-        records.forEach((id, record) -> opened(record).ifPresentOrElse(last -> yards.save(new Yard(last)),
+        records.forEach((id, record) -> opened(record).ifPresentOrElse(last -> yards.save(new YardRow(last)),
                 () -> yards.deleteAllByIdInBatch(List.of(id))));
         yards.flush();
     }
@@ -57,6 +57,6 @@ class YardProjector implements Projector {
 
     @Override
     public Set<UUID> existing(Collection<UUID> subjects) {
-        return yards.findAllById(subjects).stream().map(Yard::id).collect(Collectors.toSet());
+        return yards.findAllById(subjects).stream().map(YardRow::id).collect(Collectors.toSet());
     }
 }

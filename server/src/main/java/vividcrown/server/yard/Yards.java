@@ -3,13 +3,19 @@ package vividcrown.server.yard;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
-import org.springframework.data.jpa.repository.JpaRepository;
+import org.springframework.data.repository.Repository;
 
 /** Yards of the operation: a handful. */
-public interface Yards extends JpaRepository<Yard, UUID> {
+public interface Yards extends Repository<YardRow, UUID> {
+    Optional<Yard> findById(UUID id);
+
+    List<Yard> findAllById(Iterable<UUID> ids);
+
+    List<Yard> findAll();
 
     default Map<UUID, Yard> byId() {
         return findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
