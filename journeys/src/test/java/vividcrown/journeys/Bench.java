@@ -37,6 +37,8 @@ import vividcrown.server.support.Client;
 class Bench {
 
     private static final int RUNS = 20;
+    /** A server that has run for a while: what is called often was compiled. What the very first costs is printed beside. */
+    private static final int WARMING_UP = 100;
 
     private final Application.Running application;
     private final Browser.Running browser;
@@ -169,10 +171,10 @@ class Bench {
         return (System.nanoTime() - start) / 1e9;
     }
 
-    /** Median of the runs after two to warm up. */
+    /** Median of the runs after those to warm up. */
     private static double milliseconds(Supplier<?> work) {
         List<Double> all = new ArrayList<>();
-        for (int run = -2; run < RUNS; run++) {
+        for (int run = -WARMING_UP; run < RUNS; run++) {
             double took = seconds(work);
             if (run >= 0) {
                 all.add(took);

@@ -6,12 +6,14 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.web.server.context.WebServerApplicationContext;
 import org.springframework.context.ConfigurableApplicationContext;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.VividCrown;
 import vividcrown.server.demo.DemoOperation;
 
@@ -69,12 +71,24 @@ public final class Application implements ParameterResolver {
         return extension.getRoot().getStore(NAMESPACE).getOrComputeIfAbsent(Running.class, _ -> start(), Running.class);
     }
 
+    private static final String OF_A_PROCESS = "crown_test_";
+
     private static Running start() {
-        String url = database("crown_test_" + ProcessHandle.current().pid());
+        String url = database(OF_A_PROCESS + ProcessHandle.current().pid());
         ConfigurableApplicationContext context = new SpringApplication(VividCrown.class).run("--server.port=0",
                 "--crown.demo=true", "--crown.database-url=" + url);
+        dropThoseOfTheDead(JdbcClient.create(context.getBean("ownerDataSource", DataSource.class)));
         int port = ((WebServerApplicationContext) context).getWebServer().getPort();
         return new Running(port, url, context);
+    }
+
+    /** A database is left standing for whoever wants to look into it; the next run tidies it away. */
+    private static void dropThoseOfTheDead(JdbcClient databases) {
+        databases.sql("select datname from pg_database where datname like 'crown\\_test\\_%'").query(String.class)
+                .list()
+                .stream()
+                .filter(name -> ProcessHandle.of(Long.parseLong(name.substring(OF_A_PROCESS.length()))).isEmpty())
+                .forEach(name -> databases.sql("drop database if exists \"" + name + "\" with (force)").update());
     }
 
     /** The project's own script starts the private cluster and makes the database. */
