@@ -1,6 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import { useDegrees } from '../settings/queries'
 import { Link } from 'react-router'
 import type { RoundPage, YardStops } from '../api/types'
 import { useParcels } from '../outbox/useRecord'
@@ -8,6 +7,7 @@ import { longDay, sayDay } from '../time/days'
 import { Answer } from '../ui/Page'
 import { PromisesAtRisk } from './PromisesAtRisk'
 import { roundQuery } from './queries'
+import { WeatherLine } from '../yards/WeatherLine'
 import { StopRow } from './StopRow'
 
 export function RoundScreen() {
@@ -20,7 +20,6 @@ const thingsIn = (deed: object): unknown[] => Object.values(deed)
 
 function Round({ round }: { round: RoundPage }) {
   const { t } = useTranslation()
-  const degrees = useDegrees()
   const sent = new Set<unknown>(
     useParcels().flatMap((parcel) =>
       parcel.refusal ? [] : parcel.entries.flatMap((entry) => thingsIn(entry.deed)),
@@ -52,8 +51,8 @@ function Round({ round }: { round: RoundPage }) {
                 {yard.name}
                 <span className="font-work text-base font-normal text-ink-2">
                   {t('round.boxes', { count: yard.stops.length })}
-                  {yard.airCelsius !== undefined &&
-                    ` · ${degrees(yard.airCelsius)}, ${t(`weather.${yard.weather}`)}`}
+                  {' · '}
+                  <WeatherLine yard={yard} day={round.day} />
                 </span>
               </h2>
               <ul>

@@ -11,6 +11,7 @@ import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { dayNumber } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { AboutYard } from './AboutYard'
 import { yardQuery } from './queries'
 
 export default function YardScreen() {
@@ -88,6 +89,7 @@ function Yard({ yard }: { yard: YardPage }) {
       {chosen.length > 0 && (
         <Record hives={chosen} today={today} clear={() => setSelected(new Set())} />
       )}
+      <AboutYard yard={yard} />
     </Page>
   )
 }
@@ -160,7 +162,7 @@ function Record({
               {one.queen.code}
             </Link>
             , {one.queen.stageText}
-            {one.queen.due && `. ${one.queen.due.reasons[0]?.text}`}
+            {one.queen.due && `. ${one.queen.due.why}`}
           </>
         )}
         {one &&

@@ -1,14 +1,34 @@
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
+import { useSession } from '../session/queries'
 import { Answer, Page } from '../ui/Page'
 import { yardsQuery } from './queries'
+import { YardForm } from './YardForm'
 
 export default function YardsScreen() {
   const { t } = useTranslation()
   const query = useQuery(yardsQuery)
+  const { role } = useSession()
+  const [opening, setOpening] = useState(false)
   return (
-    <Page title={t('nav.yards')} lead={t('yards.lead')}>
+    <Page
+      title={t('nav.yards')}
+      lead={t('yards.lead')}
+      acts={
+        role === 'OWNER' && (
+          <button
+            className="act act-main"
+            aria-expanded={opening}
+            onClick={() => setOpening(!opening)}
+          >
+            {t('yardForm.new')}
+          </button>
+        )
+      }
+    >
+      {opening && <YardForm onDone={() => setOpening(false)} />}
       <Answer query={query}>
         {(yards) =>
           yards.length === 0 ? (
@@ -24,6 +44,8 @@ export default function YardsScreen() {
                     <span className="font-read text-2xl underline">{yard.name}</span>
                     <span className="text-ink-2">
                       {t('yards.nucs', { count: yard.hives, held: yard.held })}
+                      {yard.others > 0 && ` ${t('yardForm.others', { count: yard.others })}`}
+                      {yard.closedOn && ` ${t('yardForm.isClosed')}`}
                     </span>
                     {yard.late > 0 && (
                       <strong className="text-crown">

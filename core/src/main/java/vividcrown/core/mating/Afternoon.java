@@ -12,6 +12,9 @@ import java.time.LocalDate;
  */
 public record Afternoon(LocalDate day, double airCelsius, double windKmh, double brightShare) {
 
+    /** Below it no queen flies to mate. */
+    public static final double LEAST_CELSIUS = 18;
+
     public Afternoon {
         if (!(brightShare >= 0 && brightShare <= 1)) {
             throw new IllegalArgumentException(
@@ -27,7 +30,7 @@ public record Afternoon(LocalDate day, double airCelsius, double windKmh, double
         if (airCelsius >= 20 && windKmh < 20 && brightShare >= 0.5) {
             return Fitness.GOOD;
         }
-        return airCelsius >= 18 && windKmh < 25 && brightShare >= 1.0 / 3 ? Fitness.POSSIBLE : Fitness.UNFIT;
+        return airCelsius >= LEAST_CELSIUS && windKmh < 25 && brightShare >= 1.0 / 3 ? Fitness.POSSIBLE : Fitness.UNFIT;
     }
 
     /** Whether queens fly to mate. */

@@ -2,6 +2,7 @@ package vividcrown.core.mating;
 
 import java.time.LocalDate;
 import java.util.List;
+import vividcrown.core.time.Monthly;
 
 /** How often a queen can fly to mate at a place: the chance of a fit afternoon on a day, from its climate. */
 @FunctionalInterface
@@ -24,12 +25,6 @@ public interface MatingClimate {
             throw new IllegalArgumentException(
                     "A climate has twelve chances between 0 and 1, one a month, but got %s".formatted(chances));
         }
-        List<Double> copy = List.copyOf(chances);
-        return day -> {
-            double months = day.getMonthValue() - 1 + (day.getDayOfMonth() - 15.5) / day.lengthOfMonth();
-            int before = (int) Math.floor(months);
-            double part = months - before;
-            return copy.get(Math.floorMod(before, 12)) * (1 - part) + copy.get(Math.floorMod(before + 1, 12)) * part;
-        };
+        return new Monthly(chances)::on;
     }
 }

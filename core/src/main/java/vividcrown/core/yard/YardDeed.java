@@ -1,11 +1,16 @@
 package vividcrown.core.yard;
 
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import vividcrown.core.climate.Climate;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Faults;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.mating.Afternoon;
 
 /** What is known of yards. */
 public sealed interface YardDeed extends Deed {
@@ -36,5 +41,113 @@ public sealed interface YardDeed extends Deed {
         public List<Touch> touches() {
             return List.of(Touch.itself(YARD, yard));
         }
+    }
+
+    /**
+     * What the weather usually is at a yard; the last to speak is right.
+     *
+     * @param ownHighs usual highest temperature of a day in each month there, January first, −60 to 60 °C; empty if nobody
+     *                 knows
+     */
+    record ClimateSaid(UUID yard, Climate climate, List<Double> ownHighs) implements YardDeed {
+        public ClimateSaid {
+            ownHighs = List.copyOf(ownHighs);
+            Faults faults = new Faults();
+            faults.unless(ownHighs.isEmpty() || ownHighs.size() == 12, "fault.twelveMonths", ownHighs.size());
+            ownHighs.forEach(high -> faults.within("ownHighs", high, -60, 60));
+            faults.refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(YARD, yard));
+        }
+    }
+
+    /**
+     * The simulated weather station is switched on or off at a yard: for trying out, never for real weather.
+     */
+    record StationSwitched(UUID yard, boolean on) implements YardDeed {
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(YARD, yard));
+        }
+    }
+
+    /** The weather of past days, as somebody or a station noted it; of one day the last to speak is right. */
+    record WeatherNoted(UUID yard, List<DayNoted> days) implements YardDeed {
+        public WeatherNoted {
+            days = List.copyOf(days);
+            new Faults().unless(!days.isEmpty() && days.size() <= MOST_DAYS, "fault.daysNoted", MOST_DAYS, days.size())
+                    .refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(YARD, yard));
+        }
+    }
+
+    /**
+     * What a place is like to work at; the last to speak is right.
+     *
+     * @param rules what is to be kept to there: keys, gates, times, distance to neighbours; at most 1,000 characters
+     */
+    record SiteDescribed(UUID yard, Set<SiteCondition> conditions, String rules) implements YardDeed {
+        public SiteDescribed {
+            conditions = Set.copyOf(conditions);
+            new Faults().text("rules", rules, 0, 1_000).refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(YARD, yard));
+        }
+    }
+
+    /** No hive is kept here any more. */
+    record Closed(UUID yard) implements YardDeed {
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(YARD, yard));
+        }
+    }
+
+    /** A year and a day, at once. */
+    int MOST_DAYS = 367;
+
+    /**
+     * One day's weather, as far as it is known.
+     *
+     * @param highCelsius highest temperature, −60 to 60 °C
+     * @param windKmh mean wind of the afternoon, 0–200 km/h
+     * @param brightShare share of the afternoon with sun or bright cloud, 0–1
+     * @param rainMillimetres 0–1,000 mm
+     * @param seemed how the afternoon seemed to somebody who was there; goes before the figures
+     */
+    record DayNoted(LocalDate day, Optional<Double> highCelsius, Optional<Double> windKmh, Optional<Double> brightShare,
+            Optional<Double> rainMillimetres, Optional<Afternoon.Fitness> seemed) {
+        public DayNoted {
+            Faults faults = new Faults();
+            highCelsius.ifPresent(high -> faults.within("highCelsius", high, -60, 60));
+            windKmh.ifPresent(wind -> faults.within("windKmh", wind, 0, 200));
+            brightShare.ifPresent(bright -> faults.within("brightShare", bright, 0, 1));
+            rainMillimetres.ifPresent(rain -> faults.within("rainMillimetres", rain, 0, 1_000));
+            faults.unless(highCelsius.isPresent() || seemed.isPresent(), "fault.dayWithout", day);
+            faults.refuse();
+        }
+
+        /**
+         * Whether queens could fly. Without wind or light noted they are taken for calm and bright unless it rained; a high
+         * under 18 °C settles it alone.
+         */
+        public Afternoon.Fitness fitness() {
+            boolean rained = rainMillimetres.map(rain -> rain >= WET_MILLIMETRES).orElse(false);
+            return seemed.orElseGet(() -> new Afternoon(day, highCelsius.orElseThrow(), windKmh.orElse(10.0),
+                    brightShare.orElse(rained ? 0.0 : 0.6)).fitness());
+        }
+
+        /** A day with so much rain is a wet one, mm (common practice of weather services). */
+        private static final double WET_MILLIMETRES = 1;
     }
 }

@@ -1,8 +1,6 @@
 package vividcrown.server.colony;
 
 import java.time.LocalDate;
-import java.util.HashMap;
-import java.util.Map;
 import org.springframework.stereotype.Component;
 import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.Advisor;
@@ -11,8 +9,9 @@ import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.settings.Settings;
+import vividcrown.server.clock.Today;
 import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.yard.Yard;
 
 /** Judges colonies by the operation's own figures, in the season of their yard. */
@@ -20,9 +19,13 @@ import vividcrown.server.yard.Yard;
 class ColonyJudge {
 
     private final SettingsInForce settings;
+    private final Weathers weathers;
+    private final Today today;
 
-    ColonyJudge(SettingsInForce settings) {
+    ColonyJudge(SettingsInForce settings, Weathers weathers, Today today) {
         this.settings = settings;
+        this.weathers = weathers;
+        this.today = today;
     }
 
     Judge judge(Yard yard) {
@@ -43,10 +46,8 @@ class ColonyJudge {
         return new Season(yard.isSouthern());
     }
 
-    /** The share of afternoons fit for mating in the same week of the last twenty years, from the yard's station. */
-    private static MatingClimate climate(Yard yard) {
-        WeatherStation station = new WeatherStation(yard.id(), yard.elevationMetres());
-        Map<LocalDate, Double> known = new HashMap<>();
-        return day -> known.computeIfAbsent(day, station::oddsOfMatingAfternoon);
+    private MatingClimate climate(Yard yard) {
+        LocalDate day = today.day();
+        return weathers.at(yard, day).asOf(day);
     }
 }

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.climate.Climate;
 import vividcrown.core.demand.OrderDeed;
 import vividcrown.core.demand.OrderState;
 import vividcrown.core.demand.OrderTerms;
@@ -282,6 +283,8 @@ final class DemoSeason {
             int nucCount, String caution) {
         LocalDate opened = LocalDate.of(2022, 4, 2);
         add(opened, new YardDeed.Opened(id(name), name, prefix, order, latitude, longitude, elevation, caution), owner);
+        add(opened, new YardDeed.ClimateSaid(id(name), Climate.UPLAND, List.of()), owner);
+        add(opened, new YardDeed.StationSwitched(id(name), true), owner);
         for (int position = 1; position <= nucCount; position++) {
             String code = String.format(Locale.ROOT, "%s %02d", prefix, position);
             nucs.add(id(code));

@@ -1,9 +1,11 @@
 package vividcrown.server.hive;
 
+import java.util.List;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividcrown.core.hive.Box;
 import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.yard.YardDeed;
 import vividcrown.server.journal.Admission;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
@@ -13,10 +15,14 @@ import vividcrown.server.settings.SettingsInForce;
 @Configuration
 class HiveDeeds {
 
-    private final SettingsInForce settings;
+    private static final int MOST_NAMED = 6;
 
-    HiveDeeds(SettingsInForce settings) {
+    private final SettingsInForce settings;
+    private final Hives hives;
+
+    HiveDeeds(SettingsInForce settings, Hives hives) {
         this.settings = settings;
+        this.hives = hives;
     }
 
     @Bean
@@ -37,7 +43,19 @@ class HiveDeeds {
                 DeedKind.of("DRONE_COMB_IN", HiveDeed.DroneCombIn.class),
                 DeedKind.of("DRONE_COMB_OUT", HiveDeed.DroneCombOut.class),
                 DeedKind.of("DRONE_COMB_MEANT", HiveDeed.DroneCombMeant.class),
-                DeedKind.of("DRONE_COMB_NOT_MEANT", HiveDeed.DroneCombNotMeant.class));
+                DeedKind.of("DRONE_COMB_NOT_MEANT", HiveDeed.DroneCombNotMeant.class),
+                DeedKind.of("YARD_CLOSED", YardDeed.Closed.class).ofOwner().through(this::closed));
+    }
+
+    /** Only hives know whether any stands there. */
+    private YardDeed.Closed closed(YardDeed.Closed asked, Admission admission) {
+        List<String> standing = hives.findByYardIdAndEndedOnIsNullOrderByPosition(asked.yard()).stream().map(Hive::code)
+                .toList();
+        if (!standing.isEmpty()) {
+            admission.refuse("yard", "refusal.hivesStandThere", standing.size(),
+                    String.join(", ", standing.subList(0, Math.min(MOST_NAMED, standing.size()))));
+        }
+        return asked;
     }
 
     private HiveDeed.SetUp setUp(HiveDeed.SetUp asked, Admission admission) {

@@ -24,6 +24,10 @@ public interface Hives extends Repository<HiveRow, UUID> {
 
     List<Hive> findByEndedOnIsNullOrderByCode();
 
+    List<Hive> findByYardIdAndEndedOnIsNullOrderByPosition(UUID yard);
+
+    int countByYardIdAndEndedOnIsNull(UUID yard);
+
     List<Hive> findByCodeIn(Collection<String> codes);
 
     /** Of two with one code the one that stands, or else the later. */

@@ -5,9 +5,11 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.annotation.Transactional;
@@ -15,18 +17,21 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.climate.Climate;
+import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.hive.Purpose;
+import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Agendas;
+import vividcrown.server.queen.QueenInNuc;
 import vividcrown.server.queen.QueenReader;
-import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
 import vividcrown.server.weather.AfternoonView;
-import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -42,27 +47,67 @@ class MatingYardController {
      * @param hives hives for mating that stand in it
      * @param held of these, with a cell or queen
      * @param late of these, with one that is late or at which something is overdue
+     * @param others other hives that stand in it
      */
-    record YardLine(UUID id, String name, int walkOrder, int hives, int held, int late) {
+    record YardLine(UUID id, String name, int walkOrder, int hives, int held, int late, int others,
+            @Nullable LocalDate closedOn) {
     }
 
-    record YardPage(UUID id, String name, String caution, List<MatingHive> hives, List<AfternoonView> afternoons) {
+    /**
+     * @param hives those for mating, in their row
+     * @param others how many other hives stand there
+     */
+    record YardPage(UUID id, String name, String caution, PlaceView place, List<MatingHive> hives, int others,
+            List<AfternoonView> afternoons) {
+    }
+
+    /**
+     * What a yard is like.
+     *
+     * @param prefix begins the codes of its hives
+     * @param latitude degrees north
+     * @param longitude degrees east
+     * @param elevationMetres above the sea
+     * @param climateSaid somebody said so; otherwise it is the likeliest for the place
+     * @param ownHighs usual highest temperature of a day in each month, degrees Celsius, January first; empty if nobody knows
+     * @param usualHighs the same as they are reckoned with
+     * @param fitAfternoons share of afternoons fit for mating in the middle of each month, 0-1
+     * @param stationOn the simulated weather station is switched on
+     * @param conditions what it is like to work there
+     * @param rules what is to be kept to there
+     * @param closedOn the day it was closed; left out while it is open
+     */
+    record PlaceView(String prefix, int walkOrder, double latitude, double longitude, int elevationMetres,
+            Climate climate, boolean climateSaid, List<Double> ownHighs, List<Double> usualHighs,
+            List<Double> fitAfternoons, boolean stationOn, Set<SiteCondition> conditions, String rules,
+            @Nullable LocalDate closedOn) {
+        static PlaceView of(Yard yard, int year) {
+            ClimateOfPlace climate = yard.climateOfPlace();
+            List<LocalDate> middles = IntStream.rangeClosed(1, 12).mapToObj(month -> LocalDate.of(year, month, 15))
+                    .toList();
+            return new PlaceView(yard.prefix(), yard.walkOrder(), yard.latitude(), yard.longitude(),
+                    yard.elevationMetres(), yard.climate(), yard.climateSaid(), yard.ownHighs(),
+                    middles.stream().map(climate::usualHigh).toList(),
+                    middles.stream().map(climate::fitAfternoon).toList(), yard.stationOn(), yard.conditions(),
+                    yard.rules(), yard.closedOn().orElse(null));
+        }
     }
 
     /** @param rounds cells, virgins and queens given so far */
     record MatingHive(UUID id, String code, int position, int rounds, @Nullable LocalDate emptySince,
-            @Nullable QueenView queen) {
+            @Nullable QueenInNuc queen) {
     }
 
     record FreeHive(UUID id, String code, UUID yardId, String yard) {
     }
 
-    private record Held(UUID yard, int hives, int held) {
+    private record Held(UUID yard, int hives, int held, int others) {
     }
 
     private static final int MOST_FREE = 1_000;
 
     private final Yards yards;
+    private final Weathers weathers;
     private final Hives hives;
     private final Queens queens;
     private final QueenReader reader;
@@ -70,9 +115,11 @@ class MatingYardController {
     private final JdbcClient jdbc;
     private final Today today;
 
-    MatingYardController(Yards yards, Hives hives, Queens queens, QueenReader reader, Agendas agendas, JdbcClient jdbc,
+    MatingYardController(Yards yards, Weathers weathers, Hives hives, Queens queens, QueenReader reader,
+            Agendas agendas, JdbcClient jdbc,
             Today today) {
         this.yards = yards;
+        this.weathers = weathers;
         this.hives = hives;
         this.queens = queens;
         this.reader = reader;
@@ -86,15 +133,17 @@ class MatingYardController {
     @Transactional(readOnly = true)
     public List<YardLine> yards() {
         Map<UUID, Held> held = jdbc.sql("""
-                select yard_id as yard, count(*) as hives, count(queen_id) as held from hive
-                where ended_on is null and purpose in ('MATING_NUC', 'MINI_NUC') group by yard_id""").query(Held.class)
+                select yard_id as yard, count(*) filter (where purpose in ('MATING_NUC', 'MINI_NUC')) as hives,
+                    count(queen_id) filter (where purpose in ('MATING_NUC', 'MINI_NUC')) as held,
+                    count(*) filter (where purpose not in ('MATING_NUC', 'MINI_NUC')) as others
+                from hive where ended_on is null group by yard_id""").query(Held.class)
                 .list().stream().collect(Collectors.toMap(Held::yard, Function.identity()));
         Map<UUID, Integer> late = agendas.lateByYard(today.day()).stream()
                 .collect(Collectors.toMap(Agendas.LateHives::yard, Agendas.LateHives::hives));
         return yards.inWalkingOrder().stream().map(yard -> {
-            Held here = held.getOrDefault(yard.id(), new Held(yard.id(), 0, 0));
+            Held here = held.getOrDefault(yard.id(), new Held(yard.id(), 0, 0, 0));
             return new YardLine(yard.id(), yard.name(), yard.walkOrder(), here.hives(), here.held(),
-                    late.getOrDefault(yard.id(), 0));
+                    late.getOrDefault(yard.id(), 0), here.others(), yard.closedOn().orElse(null));
         }).toList();
     }
 
@@ -106,13 +155,13 @@ class MatingYardController {
         List<Hive> row = hives.findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(id,
                 List.of(Purpose.MATING_NUC, Purpose.MINI_NUC));
         LocalDate day = today.day();
-        Map<UUID, QueenView> views = reader.view(queens.heldIn(id), row, day).stream()
-                .collect(Collectors.toMap(QueenView::id, Function.identity()));
-        return new YardPage(yard.id(), yard.name(), yard.caution(), row.stream()
+        Map<UUID, QueenInNuc> views = reader.inNucs(queens.heldIn(id), day).stream()
+                .collect(Collectors.toMap(QueenInNuc::id, Function.identity()));
+        return new YardPage(yard.id(), yard.name(), yard.caution(), PlaceView.of(yard, day.getYear()), row.stream()
                 .map(hive -> new MatingHive(hive.id(), hive.code(), hive.position(), hive.rounds(),
                         hive.emptySince().orElse(null), hive.queenId().map(views::get).orElse(null)))
-                .toList(),
-                AfternoonView.between(new WeatherStation(yard.id(), yard.elevationMetres()), day.minusDays(DAYS_BACK),
+                .toList(), hives.countByYardIdAndEndedOnIsNull(id) - row.size(),
+                AfternoonView.between(weathers.at(yard, day.minusDays(DAYS_BACK)), day.minusDays(DAYS_BACK),
                         day.plusDays(DAYS_AHEAD), day));
     }
 

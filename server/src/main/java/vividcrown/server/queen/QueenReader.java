@@ -71,16 +71,26 @@ public class QueenReader {
     }
 
     public List<QueenView> view(List<Queen> rows, LocalDate today) {
-        return view(rows, hives.findAllById(ids(rows, Queen::hiveId)), today);
-    }
-
-    /** @param where the hives that they are in */
-    public List<QueenView> view(List<Queen> rows, List<Hive> where, LocalDate today) {
-        Map<UUID, String> hiveCodes = where.stream().collect(Collectors.toMap(Hive::id, Hive::code));
+        Map<UUID, String> hiveCodes = hives.findAllById(ids(rows, Queen::hiveId)).stream()
+                .collect(Collectors.toMap(Hive::id, Hive::code));
         Map<UUID, String> mothers = queens.findAllById(ids(rows, Queen::motherId)).stream()
                 .collect(Collectors.toMap(Queen::id, QueenReader::called));
         Settings own = settings.current();
         return expect(rows, today).stream().map(one -> view(one, hiveCodes, mothers, own, today)).toList();
+    }
+
+    public List<QueenInNuc> inNucs(List<Queen> rows, LocalDate today) {
+        Assumptions assumptions = settings.current().assumptions();
+        return expect(rows, today).stream().map(one -> {
+            Stage stage = one.life().stage();
+            Optional<Due> due = one.outlook().due();
+            return new QueenInNuc(one.queen().id(), one.queen().code(), stage, stageText(stage), one.outlook().isLate(),
+                    due.map(job -> job.isOverdueOn(today)).orElse(false),
+                    due.map(job -> new QueenInNuc.DueInNuc(workText(job), SpanView.of(job.window()),
+                            job.reasons().stream().findFirst().map(reason -> reason.fact().toString()).orElse("")))
+                            .orElse(null),
+                    threadView(one, assumptions, today));
+        }).toList();
     }
 
     /** How people call her: by name where she has one. */
@@ -116,8 +126,12 @@ public class QueenReader {
     }
 
     private static QueenView.DueView dueView(Due due) {
-        return new QueenView.DueView(due.work(), Sentence.of("work." + due.work().name()).toString(),
+        return new QueenView.DueView(due.work(), workText(due),
                 SpanView.of(due.window()), ReasonView.of(due.reasons()));
+    }
+
+    private static String workText(Due due) {
+        return Sentence.of("work." + due.work().name()).toString();
     }
 
     private static QueenView.ThreadView threadView(Expected one, Assumptions assumptions, LocalDate today) {

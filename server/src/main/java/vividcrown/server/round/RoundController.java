@@ -13,6 +13,7 @@ import vividcrown.core.mating.Afternoon;
 import vividcrown.core.round.Caution;
 import vividcrown.core.round.Item;
 import vividcrown.server.queen.QueenView;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -32,11 +33,14 @@ class RoundController {
     /**
      * @param shut codes of hives that stay shut today, because their queens may fly
      * @param flightsFrom clock hour of the sun's noon here, from which queens may fly
-     * @param weather the afternoon's weather
+     * @param weather the afternoon's weather, if somebody or a station noted it
+     * @param fitOdds chance of an afternoon fit for mating, where nobody did
+     * @param weatherBy where that is known from
      */
     record YardStops(UUID yard, String name, String caution, List<StopView> stops, List<String> shut,
             @Nullable LocalTime flightsFrom, @Nullable LocalTime flightsUntil,
-            Afternoon.@Nullable Fitness weather, @Nullable Double airCelsius) {
+            Afternoon.@Nullable Fitness weather, @Nullable Double airCelsius, @Nullable Double fitOdds,
+            Weathers.@Nullable By weatherBy) {
     }
 
     /**

@@ -40,7 +40,7 @@ import vividcrown.server.round.RoundController.RoundPage;
 import vividcrown.server.round.RoundController.StopView;
 import vividcrown.server.round.RoundController.YardStops;
 import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 import vividcrown.server.yard.Yard;
@@ -58,10 +58,12 @@ class RoundPlanner {
     private final Hives hives;
     private final Agendas agendas;
     private final PutOffs putOffs;
+    private final Weathers weathers;
     private final Today today;
     private final SettingsInForce settings;
 
     RoundPlanner(Jobs jobs, QueenReader reader, Queens queens, Hives hives, Agendas agendas, PutOffs putOffs,
+            Weathers weathers,
             Today today, SettingsInForce settings) {
         this.jobs = jobs;
         this.reader = reader;
@@ -69,6 +71,7 @@ class RoundPlanner {
         this.hives = hives;
         this.agendas = agendas;
         this.putOffs = putOffs;
+        this.weathers = weathers;
         this.today = today;
         this.settings = settings;
     }
@@ -119,18 +122,22 @@ class RoundPlanner {
             yards.add(Optional.ofNullable(found.yards().get(yard)).map(
                     place -> yardStops(place, stopViews, shut.getOrDefault(yard, List.of()), day, today.zone()))
                     .orElseGet(() -> new YardStops(yard, stops.getFirst().box().yardName(), "", stopViews, List.of(),
-                            null, null, null, null)));
+                            null, null, null, null, null, null)));
         });
         return yards;
     }
 
-    private static YardStops yardStops(Yard yard, List<StopView> stops, List<String> shut, LocalDate day,
+    private YardStops yardStops(Yard yard, List<StopView> stops, List<String> shut, LocalDate day,
             ZoneId zone) {
         MatingHours hours = MatingHours.at(day, yard.latitude(), yard.longitude(), zone);
-        Afternoon weather = new WeatherStation(yard.id(), yard.elevationMetres()).afternoon(day);
+        Weathers.AtYard weather = weathers.at(yard, day);
+        Optional<Weathers.Known> known = weather.on(day);
         return new YardStops(yard.id(), yard.name(), yard.caution(), stops, shut,
                 hours.from().toLocalTime().truncatedTo(ChronoUnit.MINUTES),
-                hours.until().toLocalTime().truncatedTo(ChronoUnit.MINUTES), weather.fitness(), weather.airCelsius());
+                hours.until().toLocalTime().truncatedTo(ChronoUnit.MINUTES),
+                known.map(Weathers.Known::fitness).orElse(null), known.flatMap(Weathers.Known::celsius).orElse(null),
+                known.isPresent() ? null : weather.odds(day),
+                known.map(Weathers.Known::by).orElseGet(weather::oddsBy));
     }
 
     private static StopView stopView(Stop stop, Map<UUID, QueenView> views, Jobs.Found found,

@@ -25,7 +25,7 @@ import vividcrown.core.odds.Rate;
 import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.SeasonRates;
 import vividcrown.server.operation.CurrentOperation;
-import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.weather.Weathers;
 
 /**
  * The operation's own losses, learnt by month, builder, mother, person, yard and weather, each borrowing from the others.
@@ -46,7 +46,7 @@ class RatePools {
             where g.graft_day >= :since order by g.graft_day, g.id, t.yard_id
             """;
     /** Older seasons had other hands, boxes and mothers; and so the learning stays quick for ever. */
-    private static final int YEARS_LEARNT_FROM = 4;
+    static final int YEARS_LEARNT_FROM = 4;
     /** From the graft to the first and after the last day on which its virgins may mate: emergence + 5 to + 21. */
     private static final int MATING_FROM = 17;
     private static final int MATING_DAYS = 17;
@@ -116,7 +116,7 @@ class RatePools {
         }
     }
 
-    private Map<LossStep, List<StepOdds.Batch>> counted(WeatherStation station, LocalDate today) {
+    private Map<LossStep, List<StepOdds.Batch>> counted(Optional<Weathers.AtYard> at, LocalDate today) {
         LocalDate since = today.minusYears(YEARS_LEARNT_FROM);
         List<Batch> batches = jdbc.sql(TO_VIRGINS).param("since", since).query(Batch.class).list();
         Map<LossStep, List<StepOdds.Batch>> counted = new EnumMap<>(LossStep.class);
@@ -126,7 +126,8 @@ class RatePools {
         Map<LocalDate, Optional<MatingWeather>> weather = new HashMap<>();
         counted.put(LossStep.MATING, jdbc.sql(MATED).param("since", since).query(Mated.class).list().stream()
                 .map(mated -> mated.batch(
-                        weather.computeIfAbsent(mated.graftDay(), day -> weather(station, day, today))))
+                        weather.computeIfAbsent(mated.graftDay(),
+                                day -> at.flatMap(yard -> weather(yard, day, today)))))
                 .toList());
         return counted;
     }
@@ -140,8 +141,8 @@ class RatePools {
     record Learnt(Map<LossStep, List<StepOdds.Batch>> batches, SeasonRates rates) {
     }
 
-    Learnt learn(WeatherStation station, LocalDate today) {
-        Map<LossStep, List<StepOdds.Batch>> counted = counted(station, today);
+    Learnt learn(Optional<Weathers.AtYard> at, LocalDate today) {
+        Map<LossStep, List<StepOdds.Batch>> counted = counted(at, today);
         Learnt before = last.get(CurrentOperation.require());
         if (before != null && before.batches().equals(counted)) {
             return before;
@@ -178,14 +179,18 @@ class RatePools {
         return table;
     }
 
-    /** What the afternoons were like on which a batch could mate; empty while they are not over. */
-    private static Optional<MatingWeather> weather(WeatherStation station, LocalDate graft, LocalDate today) {
+    /** What the afternoons were like on which a batch could mate; empty while they are not over, or where a day of them is not known. */
+    private static Optional<MatingWeather> weather(Weathers.AtYard at, LocalDate graft, LocalDate today) {
         LocalDate first = graft.plusDays(MATING_FROM);
         if (!first.plusDays(MATING_DAYS).isBefore(today)) {
             return Optional.empty();
         }
-        long fit = Stream.iterate(first, day -> day.plusDays(1)).limit(MATING_DAYS)
-                .filter(day -> station.afternoon(day).fitness() != Afternoon.Fitness.UNFIT).count();
-        return Optional.of(MatingWeather.of((int) fit));
+        List<Weathers.Known> known = Stream.iterate(first, day -> day.plusDays(1)).limit(MATING_DAYS)
+                .flatMap(day -> at.on(day).stream()).toList();
+        if (known.size() < MATING_DAYS) {
+            return Optional.empty();
+        }
+        return Optional.of(MatingWeather
+                .of((int) known.stream().filter(day -> day.fitness() != Afternoon.Fitness.UNFIT).count()));
     }
 }

@@ -64,7 +64,7 @@ import vividcrown.server.rearing.CellBuilders;
 import vividcrown.server.rearing.Graft;
 import vividcrown.server.rearing.Grafts;
 import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.weather.WeatherStation;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -88,10 +88,11 @@ class SeasonBriefs {
     private final CellBuilders builders;
     private final Hives hives;
     private final Yards yards;
+    private final Weathers weathers;
     private final RatePools rates;
 
     SeasonBriefs(Today today, SettingsInForce settings, QueenOrders orders, PromisedQueens promised, Queens queens,
-            Grafts grafts, CellBuilders builders, Hives hives, Yards yards, RatePools rates) {
+            Grafts grafts, CellBuilders builders, Hives hives, Yards yards, Weathers weathers, RatePools rates) {
         this.today = today;
         this.settings = settings;
         this.orders = orders;
@@ -101,6 +102,7 @@ class SeasonBriefs {
         this.builders = builders;
         this.hives = hives;
         this.yards = yards;
+        this.weathers = weathers;
         this.rates = rates;
     }
 
@@ -177,8 +179,8 @@ class SeasonBriefs {
         Set<DayOfWeek> daysOff = Boolean.TRUE.equals(whatIf.workDaysOff()) ? Set.of() : hands.daysOff();
         LocalDate until = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElse(day).plusWeeks(2);
         LocalDate most = day.plusDays(SeasonBrief.LONGEST_DAYS);
-        WeatherStation station = station();
-        RatePools.Learnt learnt = rates.learn(station, day);
+        Optional<Weathers.AtYard> weather = weather(day);
+        RatePools.Learnt learnt = rates.learn(weather, day);
         List<Hives.Stand> boxesOfQueens = hives.matingStands();
         Map<UUID, Yard> places = yards.byId();
         Map<UUID, String> yardOf = boxesOfQueens.stream()
@@ -195,7 +197,7 @@ class SeasonBriefs {
         SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands, means,
                 new Drones(droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones)),
                 new Underway(running(batches, motherOf, codes, yardOf), before, locks),
-                new Expectation(learnt.rates(), climate(station, day),
+                new Expectation(learnt.rates(), weather.map(at -> at.asOf(day)).orElse(MatingClimate.UPLAND_46_NORTH),
                         GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions));
         boxes.forEach(box -> codes.put(box.id(), box.code()));
         return new Made(brief, boxes.stream().collect(Collectors.toMap(CellBuilders.CellBuilder::code,
@@ -337,19 +339,10 @@ class SeasonBriefs {
         return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude());
     }
 
-    /** The weather of the first yard on the way; without any, of a valley at 500 m. */
-    private WeatherStation station() {
+    /** The weather of the first yard on the way, if there is one. */
+    private Optional<Weathers.AtYard> weather(LocalDate today) {
         return yards.findAll().stream().min(Comparator.comparingInt(Yard::walkOrder))
-                .map(yard -> new WeatherStation(yard.id(), yard.elevationMetres()))
-                .orElseGet(() -> new WeatherStation(new UUID(0, 0), 500));
-    }
-
-    /** Days that are past had the weather they had; those to come have odds. */
-    private static MatingClimate climate(WeatherStation station, LocalDate today) {
-        Map<LocalDate, Double> known = new HashMap<>();
-        return on -> known.computeIfAbsent(on, day -> day.isBefore(today)
-                ? station.afternoon(day).fitness() == Afternoon.Fitness.UNFIT ? 0.0 : 1.0
-                : station.oddsOfMatingAfternoon(day));
+                .map(yard -> weathers.at(yard, today.minusYears(RatePools.YEARS_LEARNT_FROM)));
     }
 
     /** Queens of one batch that have come equally far, and wait for their eggs in one yard. */

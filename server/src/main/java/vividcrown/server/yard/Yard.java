@@ -1,12 +1,22 @@
 package vividcrown.server.yard;
 
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import vividcrown.core.climate.Climate;
+import vividcrown.core.climate.ClimateOfPlace;
+import vividcrown.core.yard.SiteCondition;
 
 /** A place where hives stand. */
 public interface Yard {
     UUID id();
 
     String name();
+
+    /** Begins the codes of its hives, may be empty. */
+    String prefix();
 
     int walkOrder();
 
@@ -19,6 +29,30 @@ public interface Yard {
     /** What to look out for here, empty if nothing. */
     String caution();
 
+    Climate climate();
+
+    /** Somebody said so; otherwise it is the likeliest for the place. */
+    boolean climateSaid();
+
+    /** Usual highest temperature of a day in each month, January first; empty if nobody knows. */
+    List<Double> ownHighs();
+
+    /** The simulated weather station is switched on here. */
+    boolean stationOn();
+
+    Set<SiteCondition> conditions();
+
+    /** What is to be kept to here, empty if nothing. */
+    String rules();
+
+    Optional<LocalDate> closedOn();
+
     /** Seasons are half a year apart from those of the north. */
-    boolean isSouthern();
+    default boolean isSouthern() {
+        return latitude() < 0;
+    }
+
+    default ClimateOfPlace climateOfPlace() {
+        return new ClimateOfPlace(climate(), elevationMetres(), isSouthern(), ownHighs());
+    }
 }

@@ -1,12 +1,22 @@
 package vividcrown.server.yard;
 
 import jakarta.persistence.Entity;
+import jakarta.persistence.EnumType;
+import jakarta.persistence.Enumerated;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
+import vividcrown.core.climate.Climate;
+import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardDeed;
+import vividcrown.core.yard.YardFold;
 
 /** A place where hives stand. */
 @Entity(name = "Yard")
@@ -23,12 +33,21 @@ class YardRow implements Yard {
     private double longitude;
     private int elevationMetres;
     private String caution;
+    @Enumerated(EnumType.STRING)
+    private Climate climate;
+    private boolean climateSaid;
+    private List<Double> ownHighs;
+    private boolean stationOn;
+    private List<String> conditions;
+    private String rules;
+    private @Nullable LocalDate closedOn;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
     protected YardRow() {
     }
 
-    YardRow(YardDeed.Opened opened) {
+    YardRow(YardFold.State state) {
+        YardDeed.Opened opened = state.opened();
         this.id = opened.yard();
         this.name = opened.name();
         this.prefix = opened.prefix();
@@ -37,6 +56,13 @@ class YardRow implements Yard {
         this.longitude = opened.longitude();
         this.elevationMetres = opened.elevationMetres();
         this.caution = opened.caution();
+        this.climate = state.climateOrLikely();
+        this.climateSaid = state.climate().isPresent();
+        this.ownHighs = state.climate().map(YardDeed.ClimateSaid::ownHighs).orElse(List.of());
+        this.stationOn = state.stationOn();
+        this.conditions = state.conditions().stream().map(SiteCondition::name).sorted().toList();
+        this.rules = state.rules();
+        this.closedOn = state.closedOn().orElse(null);
     }
 
     @Override
@@ -75,7 +101,42 @@ class YardRow implements Yard {
     }
 
     @Override
-    public boolean isSouthern() {
-        return latitude < 0;
+    public String prefix() {
+        return prefix;
+    }
+
+    @Override
+    public Climate climate() {
+        return climate;
+    }
+
+    @Override
+    public boolean climateSaid() {
+        return climateSaid;
+    }
+
+    @Override
+    public List<Double> ownHighs() {
+        return ownHighs;
+    }
+
+    @Override
+    public boolean stationOn() {
+        return stationOn;
+    }
+
+    @Override
+    public Set<SiteCondition> conditions() {
+        return conditions.stream().map(SiteCondition::valueOf).collect(Collectors.toSet());
+    }
+
+    @Override
+    public String rules() {
+        return rules;
+    }
+
+    @Override
+    public Optional<LocalDate> closedOn() {
+        return Optional.ofNullable(closedOn);
     }
 }

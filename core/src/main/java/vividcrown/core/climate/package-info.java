@@ -1,0 +1,2 @@
+/** What the weather usually is at a place, where nobody measured it. */
+package vividcrown.core.climate;

@@ -1,0 +1,153 @@
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { YardPage } from '../api/types'
+import { useTell } from '../outbox/useRecord'
+import { useSession } from '../session/queries'
+import { useDegrees } from '../settings/queries'
+import { TextField } from '../ui/Fields'
+import { SavedForm } from '../ui/SavedForm'
+import { HiveRows } from './HiveRows'
+import { YardForm } from './YardForm'
+
+type Condition = YardPage['place']['conditions'][number]
+const CONDITIONS: Condition[] = [
+  'NEIGHBOURS',
+  'BEETLES',
+  'ROBBING',
+  'LIVESTOCK',
+  'PREDATORS',
+  'EXPOSED',
+  'HARD_ROAD',
+]
+type Opened = 'place' | 'rows' | 'site' | 'close' | undefined
+
+/** What a yard is like, and everything that can be changed of it. */
+export function AboutYard({ yard }: { yard: YardPage }) {
+  const { t } = useTranslation()
+  const { role } = useSession()
+  const tell = useTell()
+  const [open, setOpen] = useState<Opened>(
+    yard.hives.length + yard.others === 0 ? 'rows' : undefined,
+  )
+  const owner = role === 'OWNER'
+  const done = () => setOpen(undefined)
+  const opener = (which: Opened, word: string) => (
+    <button
+      className="act"
+      aria-expanded={open === which}
+      onClick={() => setOpen(open === which ? undefined : which)}
+    >
+      {t(`yardForm.${word}`)}
+    </button>
+  )
+  return (
+    <section aria-labelledby="about" className="mt-8 max-w-4xl">
+      <h2 id="about" className="text-xl">
+        {t('yardForm.about')}
+      </h2>
+      <Facts yard={yard} />
+      <div className="mt-3 flex flex-wrap gap-3">
+        {opener('rows', 'rows')}
+        {opener('site', 'site')}
+        {owner && opener('place', 'edit')}
+        {owner && !yard.place.closedOn && opener('close', 'close')}
+      </div>
+      {open === 'rows' && <HiveRows yard={yard.id} prefix={yard.place.prefix} onDone={done} />}
+      {open === 'site' && <SiteForm yard={yard} onDone={done} />}
+      {open === 'place' && <YardForm yard={yard} onDone={done} />}
+      {open === 'close' && (
+        <SavedForm
+          send={() => tell([{ kind: 'YARD_CLOSED', yard: yard.id }])}
+          onDone={done}
+          name={t('yardForm.closeNow')}
+        >
+          <p className="sm:col-span-3">{t('yardForm.closeMeans')}</p>
+        </SavedForm>
+      )}
+    </section>
+  )
+}
+
+function Facts({ yard }: { yard: YardPage }) {
+  const { t } = useTranslation()
+  const degrees = useDegrees()
+  const { role } = useSession()
+  const tell = useTell()
+  const { place } = yard
+  const best = Math.max(...place.fitAfternoons)
+  const month = place.fitAfternoons.indexOf(best)
+  return (
+    <ul className="mt-1 space-y-1">
+      {place.closedOn && <li className="font-semibold text-crown">{t('yardForm.isClosed')}</li>}
+      <li>
+        {t('yardForm.where', {
+          latitude: place.latitude.toFixed(3),
+          longitude: place.longitude.toFixed(3),
+          metres: place.elevationMetres,
+        })}
+        {yard.others > 0 && ` ${t('yardForm.others', { count: yard.others })}`}
+      </li>
+      <li>
+        {t(place.climateSaid ? 'yardForm.climateSaid' : 'yardForm.climateLikely', {
+          climate: t(`climate.${place.climate}`),
+          month: t(`months.${month}`),
+          high: degrees(place.usualHighs[month] ?? 0),
+          odds: Math.round(best * 10),
+        })}
+      </li>
+      <li>
+        {t(place.stationOn ? 'yardForm.stationOn' : 'yardForm.stationOff')}{' '}
+        {role === 'OWNER' && (
+          <button
+            className="min-h-8 underline"
+            onClick={() =>
+              void tell([{ kind: 'YARD_STATION_SWITCHED', yard: yard.id, on: !place.stationOn }])
+            }
+          >
+            {t(place.stationOn ? 'yardForm.switchOff' : 'yardForm.switchOn')}
+          </button>
+        )}
+      </li>
+      {place.conditions.length > 0 && (
+        <li>{place.conditions.map((one) => t(`site.${one}`)).join(', ')}</li>
+      )}
+      {place.rules && <li className="font-semibold">{place.rules}</li>}
+    </ul>
+  )
+}
+
+function SiteForm({ yard, onDone }: { yard: YardPage; onDone: () => void }) {
+  const { t } = useTranslation()
+  const tell = useTell()
+  const [conditions, setConditions] = useState<Condition[]>(yard.place.conditions)
+  const [rules, setRules] = useState(yard.place.rules)
+  return (
+    <SavedForm
+      send={() => tell([{ kind: 'YARD_SITE_DESCRIBED', yard: yard.id, conditions, rules }])}
+      onDone={onDone}
+      name={t('yardForm.saveSite')}
+    >
+      <fieldset className="sm:col-span-3">
+        <legend className="text-sm text-ink-2">{t('yardForm.conditions')}</legend>
+        {CONDITIONS.map((one) => (
+          <label key={one} className="flex min-h-11 items-center gap-3">
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={conditions.includes(one)}
+              onChange={(event) =>
+                setConditions(
+                  event.target.checked
+                    ? [...conditions, one]
+                    : conditions.filter((other) => other !== one),
+                )
+              }
+            />
+            {t(`site.${one}`)}
+          </label>
+        ))}
+      </fieldset>
+      <TextField name={t('yardForm.rules')} wide value={rules} onChange={setRules} />
+    </SavedForm>
+  )
+}
