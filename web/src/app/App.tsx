@@ -1,15 +1,16 @@
-import { QueryCache, QueryClient } from '@tanstack/react-query'
+import { QueryCache, QueryClient, useQuery } from '@tanstack/react-query'
 import { PersistQueryClientProvider } from '@tanstack/react-query-persist-client'
 import { lazy, Suspense, type ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { createBrowserRouter, RouterProvider } from 'react-router'
 import { Refused } from '../api/client'
 import { RoundScreen } from '../round/RoundScreen'
-import { SessionContext, useMaybeSession } from '../session/queries'
+import { foundingQuery, SessionContext, useMaybeSession } from '../session/queries'
 import { SignIn } from '../session/SignIn'
 import { Shell } from './Shell'
 import { keeping } from '../session/keeping'
 
+const FoundingScreen = lazy(() => import('../first/FoundingScreen'))
 const GraftsScreen = lazy(() => import('../rearing/GraftsScreen'))
 const PlanScreen = lazy(() => import('../rearing/PlanScreen'))
 const GraftScreen = lazy(() => import('../rearing/GraftScreen'))
@@ -25,6 +26,7 @@ const ReadScreen = lazy(() => import('../colonies/ReadScreen'))
 const SeasonScreen = lazy(() => import('../season/SeasonScreen'))
 const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
 const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
+const FirstStepsScreen = lazy(() => import('../first/FirstStepsScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -66,6 +68,7 @@ const router = createBrowserRouter([
       { path: '/orders', element: later(<OrdersScreen />) },
       { path: '/builders', element: later(<BuildersScreen />) },
       { path: '/files', element: later(<FilesScreen />) },
+      { path: '/begin', element: later(<FirstStepsScreen />) },
       { path: '/settings', element: later(<SettingsScreen />) },
     ],
   },
@@ -83,6 +86,14 @@ export function App() {
   )
 }
 
+/** Nobody is signed in: the door, or on the very first day the founding. */
+function Outside() {
+  const founding = useQuery(foundingQuery)
+  if (founding.data?.open)
+    return later(<FoundingScreen onFounded={() => void router.navigate('/begin')} />)
+  return <SignIn />
+}
+
 /** Sign-in stands before every screen; the address stays, so one goes on where one was. */
 function Door() {
   const { t } = useTranslation()
@@ -96,7 +107,7 @@ function Door() {
       </main>
     )
   }
-  if (session.data === null) return <SignIn />
+  if (session.data === null) return <Outside />
   return (
     <SessionContext value={session.data}>
       <RouterProvider router={router} />

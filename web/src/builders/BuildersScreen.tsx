@@ -6,6 +6,7 @@ import { buildersQuery } from '../rearing/queries'
 import { seasonQuery } from '../season/queries'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { BeginHere } from '../first/BeginHere'
 import { BuilderForm } from './BuilderForm'
 import { LoadsChart } from './LoadsChart'
 
@@ -30,7 +31,12 @@ export default function BuildersScreen() {
       <Answer query={builders}>
         {(all) => (
           <>
-            {all.length === 0 && <p className="font-read text-lg">{t('builders.none')}</p>}
+            {all.length === 0 && (
+              <>
+                <p className="font-read text-lg">{t('builders.none')}</p>
+                <BeginHere />
+              </>
+            )}
             {season.data && <LoadsChart season={season.data} />}
             <ul className="mt-6 border-t-2 border-ink">
               {all.map((builder) => (

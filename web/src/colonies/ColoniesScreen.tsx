@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { useState } from 'react'
+import { BeginHere } from '../first/BeginHere'
 import { saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { coloniesQuery } from './queries'
@@ -20,7 +21,10 @@ export default function ColoniesScreen() {
       <Answer query={query}>
         {(lines) =>
           lines.length === 0 ? (
-            <p className="font-read text-lg">{t('colonies.none')}</p>
+            <>
+              <p className="font-read text-lg">{t('colonies.none')}</p>
+              <BeginHere />
+            </>
           ) : (
             <ul className="border-t-2 border-ink">
               {lines.map((line) => (

@@ -1,10 +1,13 @@
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useSearchParams } from 'react-router'
 import type { Queen } from '../api/types'
 import { useSession } from '../session/queries'
 import { SmallThread } from '../threads/SmallThread'
 import { Answer, More, Page } from '../ui/Page'
+import { BeginHere } from '../first/BeginHere'
+import { QueenForm } from './QueenForm'
 import { YearDot } from './YearDot'
 import { breedersQuery, useQueensCalled } from './queries'
 
@@ -12,10 +15,20 @@ export default function QueensScreen() {
   const { t } = useTranslation()
   const [address, setAddress] = useSearchParams()
   const find = address.get('find') ?? ''
+  const [adding, setAdding] = useState(false)
   const breeders = useQuery(breedersQuery)
   const found = useQueensCalled(find)
   return (
-    <Page title={t('nav.queens')} lead={t('queens.lead')}>
+    <Page
+      title={t('nav.queens')}
+      lead={t('queens.lead')}
+      acts={
+        <button className="act act-main" aria-expanded={adding} onClick={() => setAdding(!adding)}>
+          {t('queenForm.new')}
+        </button>
+      }
+    >
+      {adding && <QueenForm onDone={() => setAdding(false)} />}
       <form
         role="search"
         className="mb-6 flex max-w-md gap-3"
@@ -53,7 +66,16 @@ export default function QueensScreen() {
         </Answer>
       )}
       <Answer query={breeders}>
-        {(queens) => <Queens queens={queens} title={t('queens.breeders')} />}
+        {(queens) =>
+          queens.length === 0 ? (
+            <>
+              <p className="font-read text-lg">{t('queens.none')}</p>
+              <BeginHere />
+            </>
+          ) : (
+            <Queens queens={queens} title={t('queens.breeders')} />
+          )
+        }
       </Answer>
     </Page>
   )

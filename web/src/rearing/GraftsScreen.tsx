@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link, useNavigate } from 'react-router'
 import type { GraftLine, Rate } from '../api/types'
+import { BeginHere } from '../first/BeginHere'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { saySpan, sayDay } from '../time/days'
@@ -26,7 +27,10 @@ export default function GraftsScreen() {
       <Answer query={grafts}>
         {(lines) =>
           lines.length === 0 ? (
-            <p className="font-read text-lg">{t('grafts.none')}</p>
+            <>
+              <p className="font-read text-lg">{t('grafts.none')}</p>
+              <BeginHere />
+            </>
           ) : (
             <>
               <Chart lines={lines} />

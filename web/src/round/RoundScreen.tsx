@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
+import { BeginHere } from '../first/BeginHere'
 import type { RoundPage, YardStops } from '../api/types'
 import { useParcels } from '../outbox/useRecord'
 import { longDay, sayDay } from '../time/days'
@@ -36,6 +37,7 @@ function Round({ round }: { round: RoundPage }) {
       <p className="mt-1 text-ink-2">
         {boxes === 0 ? t('round.nothing') : t('round.lead', { count: boxes, yards: yards.length })}
       </p>
+      {boxes === 0 && <BeginHere />}
       <Shut yards={round.yards} />
       <div className="mt-4 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:grid-rows-[auto_1fr]">
         <div className="mb-4 lg:col-start-2 lg:row-start-1 lg:border-l lg:border-rule lg:pl-6">

@@ -18,6 +18,13 @@ export const sessionQuery = queryOptions({
   staleTime: 30_000,
 })
 
+/** Whether an operation can be founded here: before anybody can sign in. */
+export const foundingQuery = queryOptions({
+  queryKey: ['founding'],
+  queryFn: () => answered(api.GET('/api/v1/founding')),
+  staleTime: Infinity,
+})
+
 export const useMaybeSession = () => useQuery(sessionQuery)
 
 export const SessionContext = createContext<Session | undefined>(undefined)

@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
+import { BeginHere } from '../first/BeginHere'
 import { useSession } from '../session/queries'
 import { Answer, Page } from '../ui/Page'
 import { yardsQuery } from './queries'
@@ -32,7 +33,10 @@ export default function YardsScreen() {
       <Answer query={query}>
         {(yards) =>
           yards.length === 0 ? (
-            <p className="font-read text-lg">{t('yards.none')}</p>
+            <>
+              <p className="font-read text-lg">{t('yards.none')}</p>
+              <BeginHere />
+            </>
           ) : (
             <ul className="max-w-2xl border-t-2 border-ink">
               {yards.map((yard) => (

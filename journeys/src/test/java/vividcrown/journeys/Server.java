@@ -15,11 +15,17 @@ final class Server {
 
     /** Returns once it answers. */
     static Process start(String databaseUrl, int port) throws IOException, InterruptedException {
+        return start(databaseUrl, port, ProcessBuilder.Redirect.DISCARD);
+    }
+
+    /** @param window where what it says goes */
+    static Process start(String databaseUrl, int port, ProcessBuilder.Redirect window)
+            throws IOException, InterruptedException {
         Path jar = Application.projectRoot().resolve("server/target/vividcrown-server-0.1.0-SNAPSHOT-app.jar");
         ProcessBuilder builder = new ProcessBuilder(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 "-XX:TieredStopAtLevel=1", "-jar", jar.toString(), "--server.port=" + port);
         builder.environment().put("DATABASE_URL", databaseUrl);
-        Process process = builder.redirectErrorStream(true).redirectOutput(ProcessBuilder.Redirect.DISCARD).start();
+        Process process = builder.redirectErrorStream(true).redirectOutput(window).start();
         for (int attempt = 0; attempt < 3_600; attempt++) {
             if (answers(port)) {
                 return process;
