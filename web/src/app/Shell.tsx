@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { NavLink, Outlet, useNavigate } from 'react-router'
-import { Dialog } from 'radix-ui'
+import { Dialog, Popover } from 'radix-ui'
 import { answered, api } from '../api/client'
 import { useLastAct, useParcels, useRecord, useSending } from '../outbox/useRecord'
 import { changePerson, useSession } from '../session/queries'
@@ -61,7 +61,7 @@ export function Shell() {
       </nav>
       <div className="min-w-0 flex-1">
         <TopLine find={find} />
-        <main id="main" className="px-4 pt-4 pb-40 md:px-6 md:pb-24">
+        <main id="main" className="px-4 pt-2 pb-40 md:pt-4 md:px-6 md:pb-24">
           <Outlet />
         </main>
         <Outcome />
@@ -96,49 +96,88 @@ function TopLine({ find }: { find: React.RefObject<HTMLInputElement | null> }) {
   const { t } = useTranslation()
   const session = useSession()
   const client = useQueryClient()
-  const navigate = useNavigate()
   const step = useMutation({
     mutationFn: () => answered(api.POST('/api/v1/demo/step')),
     onSuccess: () => client.invalidateQueries(),
   })
   return (
-    <div className="no-print flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule px-4 py-2 text-sm md:px-6">
+    <div className="no-print flex items-center gap-x-4 border-b border-rule px-4 py-1 text-sm md:px-6 md:py-2">
       {session.demo && (
         <span className="flex items-center gap-3">
           <span>
-            {t('demo.day')} <strong data-testid="demo-day">{longDay(session.today)}</strong>
+            <span className="hidden md:inline">{t('demo.day')} </span>
+            <strong data-testid="demo-day">{longDay(session.today)}</strong>
           </span>
           <button className="act py-1" disabled={step.isPending} onClick={() => step.mutate()}>
             {t('demo.step')}
           </button>
         </span>
       )}
-      <span className="md:hidden">
-        {PLACES.filter((place) => place.desk).map((place) => (
-          <NavLink key={place.to} className="mr-3 inline-block min-h-8 underline" to={place.to}>
-            {t(`nav.${place.key}`)}
-          </NavLink>
-        ))}
-        <SignedIn />
-      </span>
-      <form
-        role="search"
-        className="ml-auto"
-        onSubmit={(event) => {
-          event.preventDefault()
-          const text = find.current?.value.trim()
-          if (text) void navigate(`/queens?find=${encodeURIComponent(text)}`)
-        }}
-      >
-        <input
-          ref={find}
-          className="field w-44 py-1"
-          placeholder={t('nav.find')}
-          aria-label={t('nav.findLabel')}
-          aria-keyshortcuts="/"
-        />
-      </form>
+      <Find find={find} className="ml-auto hidden md:block" />
+      <More />
     </div>
+  )
+}
+
+function Find(props: { find?: React.RefObject<HTMLInputElement | null>; className: string }) {
+  const { t } = useTranslation()
+  const navigate = useNavigate()
+  return (
+    <form
+      role="search"
+      className={props.className}
+      onSubmit={(event) => {
+        event.preventDefault()
+        const text = String(new FormData(event.currentTarget).get('find')).trim()
+        if (text) void navigate(`/queens?find=${encodeURIComponent(text)}`)
+      }}
+    >
+      <input
+        ref={props.find}
+        name="find"
+        className="field w-44 py-1"
+        placeholder={t('nav.find')}
+        aria-label={t('nav.findLabel')}
+        aria-keyshortcuts="/"
+      />
+    </form>
+  )
+}
+
+/** On the phone: what is seldom wanted in the yard, behind one target. */
+function More() {
+  const { t } = useTranslation()
+  const [open, setOpen] = useState(false)
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger className="act ml-auto py-1 md:hidden">{t('nav.more')}</Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          collisionPadding={8}
+          className="z-40 w-64 border border-ink bg-sheet p-4 md:hidden"
+          onClick={(event) => {
+            if (event.target instanceof HTMLAnchorElement) setOpen(false)
+          }}
+          onSubmit={() => setOpen(false)}
+        >
+          <Find className="" />
+          <ul className="mt-2">
+            {PLACES.filter((place) => place.desk).map((place) => (
+              <li key={place.to}>
+                <NavLink className="flex min-h-11 items-center underline" to={place.to}>
+                  {t(`nav.${place.key}`)}
+                </NavLink>
+              </li>
+            ))}
+          </ul>
+          <p className="min-h-11 content-center">
+            <SignedIn />
+          </p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   )
 }
 

@@ -50,6 +50,15 @@ function isSafe(
   return parcel.entries.every((entry) => named.has(entry.id))
 }
 
+/** Everything that a deed names: its things among them. */
+export const thingsIn = (deed: object): unknown[] => Object.values(deed)
+
+const safeSince = new Map<unknown, number>()
+
+/** What a deed named has reached the server after this moment: an answer from before it knows nothing of the deed yet. */
+export const isNewerThan = (thing: unknown, moment: number): boolean =>
+  (safeSince.get(thing) ?? -Infinity) >= moment
+
 export type Flushed = 'all-sent' | 'nothing-to-send' | 'signed-out' | 'unreachable'
 
 let running: Promise<Flushed> | undefined
@@ -73,6 +82,9 @@ async function send(personId: string): Promise<Flushed> {
         }),
       )
       if (!isSafe(next, answer)) return 'unreachable'
+      next.entries
+        .flatMap((entry) => thingsIn(entry.deed))
+        .forEach((one) => safeSince.set(one, Date.now()))
       await takeBack(next.id)
       sent = true
     } catch (thrown) {

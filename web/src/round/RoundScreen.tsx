@@ -1,54 +1,69 @@
 import { useQuery } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
 import { BeginHere } from '../first/BeginHere'
 import type { RoundPage, YardStops } from '../api/types'
+import { isNewerThan, thingsIn } from '../outbox/outbox'
 import { useParcels } from '../outbox/useRecord'
 import { longDay, sayDay } from '../time/days'
 import { Answer } from '../ui/Page'
 import { PromisesAtRisk } from './PromisesAtRisk'
 import { roundQuery } from './queries'
 import { WeatherLine } from '../yards/WeatherLine'
-import { StopRow } from './StopRow'
+import { workOf } from './work'
+import { WorkRow } from './WorkRow'
 
 export function RoundScreen() {
   const query = useQuery(roundQuery)
-  return <Answer query={query}>{(round) => <Round round={round} />}</Answer>
+  return (
+    <Answer query={query}>
+      {(round) => <Round round={round} answeredAt={query.dataUpdatedAt} />}
+    </Answer>
+  )
 }
 
-/** Ids of everything a deed names: what is on its way to the record is no longer asked for. */
-const thingsIn = (deed: object): unknown[] => Object.values(deed)
-
-function Round({ round }: { round: RoundPage }) {
+function Round({ round, answeredAt }: { round: RoundPage; answeredAt: number }) {
   const { t } = useTranslation()
+  const [open, setOpen] = useState('')
   const sent = new Set<unknown>(
     useParcels().flatMap((parcel) =>
       parcel.refusal ? [] : parcel.entries.flatMap((entry) => thingsIn(entry.deed)),
     ),
   )
   const yards = round.yards
-    .map((yard) => ({ ...yard, stops: yard.stops.filter((stop) => !sent.has(stop.subject)) }))
+    .map((yard) => ({
+      ...yard,
+      // what is on its way, or has arrived since the round was asked for, is no longer to be done
+      stops: yard.stops.filter(
+        (stop) => !sent.has(stop.subject) && !isNewerThan(stop.subject, answeredAt),
+      ),
+    }))
     .filter((yard) => yard.stops.length > 0)
   const boxes = yards.reduce((sum, yard) => sum + yard.stops.length, 0)
   return (
     <>
       <title>{`${t('nav.round')} · Vivid Crown`}</title>
-      <h1 className="text-3xl">{longDay(round.day)}</h1>
-      <p className="mt-1 text-ink-2">
-        {boxes === 0 ? t('round.nothing') : t('round.lead', { count: boxes, yards: yards.length })}
-      </p>
+      <header className="flex flex-wrap items-baseline gap-x-4">
+        <h1 className="text-2xl md:text-3xl">{longDay(round.day)}</h1>
+        <p className="text-ink-2">
+          {boxes === 0
+            ? t('round.nothing')
+            : t('round.lead', { count: boxes, yards: yards.length })}
+        </p>
+      </header>
       {boxes === 0 && <BeginHere />}
       <Shut yards={round.yards} />
       <div className="mt-4 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_16rem] lg:grid-rows-[auto_1fr]">
-        <div className="mb-4 lg:col-start-2 lg:row-start-1 lg:border-l lg:border-rule lg:pl-6">
+        <div className="mb-2 lg:col-start-2 lg:row-start-1 lg:border-l lg:border-rule lg:pl-6">
           <Carry round={round} />
         </div>
-        <div className="min-w-0 space-y-8 lg:col-start-1 lg:row-span-2 lg:row-start-1">
+        <div className="min-w-0 space-y-3 md:space-y-8 lg:col-start-1 lg:row-span-2 lg:row-start-1">
           {yards.map((yard) => (
             <section key={yard.yard} aria-labelledby={`yard-${yard.yard}`}>
               <h2
                 id={`yard-${yard.yard}`}
-                className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink pb-2 text-2xl"
+                className="flex flex-wrap items-baseline gap-x-4 border-b-2 border-ink pb-1 text-2xl md:pb-2"
               >
                 {yard.name}
                 <span className="font-work text-base font-normal text-ink-2">
@@ -58,8 +73,14 @@ function Round({ round }: { round: RoundPage }) {
                 </span>
               </h2>
               <ul>
-                {yard.stops.map((stop) => (
-                  <StopRow key={stop.job + stop.subject} stop={stop} today={round.day} />
+                {workOf(yard.stops).map((work) => (
+                  <WorkRow
+                    key={work.job + work.text}
+                    work={work}
+                    today={round.day}
+                    open={open}
+                    onOpen={setOpen}
+                  />
                 ))}
               </ul>
             </section>

@@ -4,22 +4,22 @@ import { Link } from 'react-router'
 import { v7 as uuidv7 } from 'uuid'
 import type { Deed, Stop } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
+import { expectedAt } from './expected'
 import { actOfDone, actsFor, deedOf, needsItsPage } from '../queens/sights'
 import { SmallThread } from '../threads/SmallThread'
 import { Reasons } from '../ui/Reasons'
 
-/** One job at one box: code big, verb, a reason in one line, two big targets. */
+/** One job at one box, unfolded: why, her thread, and everything that may have been seen. */
 export function StopRow({ stop, today }: { stop: Stop; today: string }) {
   const { t } = useTranslation()
-  const [saw, setSaw] = useState(false)
   const { record } = useRecord()
   const reason = stop.reasons[0]
 
   const tapped = (word: string, deed: Deed) => void record(`${stop.code}: ${word}`, [{ deed }])
 
   return (
-    <li
-      className="border-b border-rule py-3"
+    <div
+      className="mt-3 border-l-4 border-ink py-1 pl-3"
       data-testid="stop"
       data-job={stop.job}
       data-code={stop.code}
@@ -32,11 +32,11 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
           </span>
         </p>
         <div className="min-w-0">
-          <h3
+          <h4
             className={`hidden font-work text-lg font-bold md:block ${stop.overdue ? 'text-crown' : ''}`}
           >
             {stop.text}
-          </h3>
+          </h4>
           <p className="text-sm text-ink-2">
             {stop.overdue && <strong className="text-crown">{t('round.overdue')} </strong>}
             {reason?.text}
@@ -48,38 +48,20 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
         </div>
         <div className="flex gap-3">
           <DoneTarget stop={stop} onTap={tapped} />
-          <button
-            className="act min-h-14 flex-1 md:min-h-11 md:flex-none"
-            aria-expanded={saw}
-            aria-label={t('round.sawLabel', { code: stop.code })}
-            onClick={() => setSaw(!saw)}
-          >
-            {t('round.saw')}
-          </button>
         </div>
       </div>
-      {saw && <Saw stop={stop} onTap={tapped} close={() => setSaw(false)} />}
-    </li>
+      <Saw stop={stop} onTap={tapped} />
+    </div>
   )
 }
 
 type OnTap = (word: string, deed: Deed) => void
 
-function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
+export function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
-  const big = 'act act-main min-h-14 flex-1 md:min-h-11 md:flex-none'
-  if (stop.job === 'DRONE_COMB') {
-    return (
-      <button
-        className={big}
-        onClick={() => onTap(t('act.DRONE_COMB_IN'), { kind: 'DRONE_COMB_IN', hive: stop.subject })}
-        aria-label={t('round.doneLabel', { code: stop.code, what: t('act.DRONE_COMB_IN') })}
-      >
-        {t('act.DRONE_COMB_IN')}
-      </button>
-    )
-  }
-  if (stop.subjectKind === 'HIVE') {
+  const big = 'act act-main min-h-14 md:min-h-11'
+  const done = expectedAt(stop)
+  if (!done && stop.subjectKind === 'HIVE') {
     const read = stop.job === 'READ_COLONY'
     return (
       <Link
@@ -103,7 +85,6 @@ function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
       </Link>
     )
   }
-  const done = doneDeed(stop)
   if (!done) return null
   const word = done.act ? t(`act.${done.act}`) : stop.text
   return (
@@ -117,26 +98,6 @@ function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   )
 }
 
-/** What one tap says: the likely sight, the cell that was given, the step that was done. */
-function doneDeed(stop: Stop): { act?: string; deed: Deed } | undefined {
-  if (stop.hive) {
-    const deed: Deed = {
-      kind: 'QUEEN_PLACED',
-      queen: stop.subject,
-      hive: stop.hive,
-      given: 'CELL',
-      besideAnother: false,
-    }
-    return { act: 'PLACED', deed }
-  }
-  const act = actOfDone(stop.job)
-  if (act) {
-    const deed = deedOf(act, { id: stop.subject, colour: stop.queen?.colour })
-    return deed && { act, deed }
-  }
-  return { deed: { kind: 'GRAFT_STEP_DONE', graft: stop.subject, step: stop.job as never } }
-}
-
 function noted(stop: Stop, text: string): Deed {
   if (stop.subjectKind === 'HIVE') return { kind: 'HIVE_NOTED', hive: stop.subject, text }
   if (stop.subjectKind === 'GRAFT') return { kind: 'GRAFT_NOTED', graft: stop.subject, text }
@@ -144,7 +105,7 @@ function noted(stop: Stop, text: string): Deed {
 }
 
 /** Everything else that may have been seen, and that it was not possible today. */
-function Saw({ stop, onTap, close }: { stop: Stop; onTap: OnTap; close: () => void }) {
+function Saw({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const [note, setNote] = useState('')
   const { queen } = stop
@@ -152,7 +113,6 @@ function Saw({ stop, onTap, close }: { stop: Stop; onTap: OnTap; close: () => vo
     ? actsFor(queen.stage).filter((act) => act !== 'MARKED' && act !== actOfDone(stop.job))
     : []
   const pick = (word: string, deed: Deed | undefined) => {
-    close()
     if (deed) onTap(word, deed)
   }
   return (

@@ -3,6 +3,7 @@ package vividcrown.journeys;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.ColorScheme;
 import org.junit.jupiter.api.BeforeEach;
@@ -93,12 +94,15 @@ class AccessJourney {
         owner.heading("Graft 26-08");
 
         page.keyboard().press("r");
-        String code = owner.stops("CHECK_EMERGENCE").first().getAttribute("data-code");
+        Locator first = owner.boxes("CHECK_EMERGENCE").first();
+        String code = first.getAttribute("data-code");
+        tabTo(page, first.getAttribute("aria-label"));
+        page.keyboard().press("Enter");
         tabTo(page, code + ": done, Emerged");
         page.keyboard().press("Enter");
-        assertThat(page.locator("[data-code='" + code + "']")).hasCount(0);
+        assertThat(owner.box(code)).hasCount(0);
         page.keyboard().press("z");
-        assertThat(page.locator("[data-code='" + code + "']")).hasCount(1);
+        assertThat(owner.box(code)).hasCount(1);
         page.keyboard().press("?");
         assertThat(owner.button("Close")).isVisible();
     }

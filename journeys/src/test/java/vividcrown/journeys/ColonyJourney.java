@@ -44,8 +44,7 @@ class ColonyJourney {
         Notebook owner = new Notebook(browser.phone(), application.address()).opensAndSignsIn(demo.ownerEmail());
         Page page = owner.page;
         page.evaluate("() => { window.taps = 0; addEventListener('click', () => window.taps++, true) }");
-        Locator stop = page.locator("[data-job=READ_COLONY][data-code='H 8']");
-        stop.getByRole(AriaRole.LINK).click();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^H 8: "))).click();
         for (String one : new String[]{"EGGS_SINGLE", "LARVAE", "SEALED_WORKER", "CALM", "QUEEN"}) {
             sign(page, one).click();
         }
@@ -53,7 +52,7 @@ class ColonyJourney {
         assertThat(page.getByTestId("reading").first()).containsText("Eggs, one to a cell");
         assertThat((Integer) page.evaluate("() => window.taps")).isLessThanOrEqualTo(8);
         owner.goesTo("Round");
-        assertThat(stop).hasCount(0);
+        assertThat(page.locator("[data-testid=box][data-job=READ_COLONY][data-code='H 8']")).hasCount(0);
     }
 
     @Test
@@ -107,7 +106,7 @@ class ColonyJourney {
         page.getByLabel("What happened").selectOption(new SelectOption().setValue("BROOD_GIVEN"));
         owner.button("Record").click();
         owner.sent().stepsDays(4).goesTo("Round");
-        Locator stop = page.locator("[data-job=READ_COLONY][data-code='H 6']");
+        Locator stop = owner.unfolds("READ_COLONY", "H 6");
         assertThat(stop).containsText("queen cells on the test frame");
         stop.getByRole(AriaRole.LINK).click();
         owner.button("More signs").click();
@@ -137,7 +136,7 @@ class ColonyJourney {
         page.reload();
         assertThat(page.getByLabel("Done: Catch the queen")).isChecked();
         owner.goesTo("Round");
-        Locator stop = page.locator("[data-job=SWARM_STEP][data-code='H 2']");
+        Locator stop = owner.unfolds("SWARM_STEP", "H 2");
         assertThat(stop).containsText("Make her nuc");
         stop.getByRole(AriaRole.LINK).click();
         page.getByLabel("Done: Make her nuc").click();

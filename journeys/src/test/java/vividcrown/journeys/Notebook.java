@@ -171,8 +171,29 @@ final class Notebook {
                 new Page.GetByRoleOptions().setName(Pattern.compile("^Bar \\d+, cup \\d+")));
     }
 
+    /** The small targets of one kind of work, one for each box. */
+    Locator boxes(String job) {
+        return page.locator("[data-testid=box][data-job=" + job + "]");
+    }
+
+    Locator box(String code) {
+        return page.locator("[data-testid=box][data-code='" + code + "']");
+    }
+
+    /** Unfolds one box of one kind of work. */
+    Locator unfolds(String job, String code) {
+        page.locator("[data-testid=box][data-job=" + job + "][data-code='" + code + "']").click();
+        return page.locator("[data-testid=stop][data-job=" + job + "][data-code='" + code + "']");
+    }
+
+    /** What is unfolded of one kind of work: the first box of it, unless another was. */
     Locator stops(String job) {
-        return page.locator("[data-testid=stop][data-job=" + job + "]");
+        boxes(job).first().waitFor();
+        Locator unfolded = page.locator("[data-testid=stop][data-job=" + job + "]");
+        if (unfolded.count() == 0) {
+            boxes(job).first().click();
+        }
+        return unfolded;
     }
 
     Locator button(String name) {

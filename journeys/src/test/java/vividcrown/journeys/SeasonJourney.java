@@ -33,7 +33,7 @@ class SeasonJourney {
         assertThat(owner.cups()).hasCount(45);
 
         owner.stepsDays(1).goesTo("Round");
-        assertThat(owner.stops("COUNT_TAKE").filter(new Locator.FilterOptions().setHasText("B 1"))).not().hasCount(0);
+        assertThat(owner.boxes("COUNT_TAKE").filter(new Locator.FilterOptions().setHasText("B 1"))).not().hasCount(0);
         owner.opensGraft("26-08").countsTake(45, 38).sent();
 
         owner.stepsDays(8).opensGraft("26-08");
@@ -43,8 +43,8 @@ class SeasonJourney {
 
         owner.stepsDays(1).goesTo("Round");
         // the batch before it hangs there too, overdue, since nobody counted it
-        assertThat(owner.stops("PLACE_CELLS")
-                .filter(new Locator.FilterOptions().setHasText("B 1").setHasNotText("Overdue"))).hasCount(1);
+        assertThat(owner.page.locator(
+                "[data-testid=box][data-job=PLACE_CELLS][data-code='B 1']:not([aria-label*=overdue])")).hasCount(1);
         freeEnoughNucs();
         owner.opensGraft("26-08").opensTab("Place").placesInNuc(30).sent();
         assertThat(owner.cups()).hasCount(5);
@@ -63,14 +63,12 @@ class SeasonJourney {
 
         owner.stepsDays(9).goesTo("Round");
         String late = nucs.get(27);
-        Locator lateRow = owner.page.locator("[data-testid=stop][data-code='" + late + "']");
-        assertThat(lateRow).hasAttribute("data-job", "LOOK_AGAIN");
+        Locator lateRow = owner.unfolds("LOOK_AGAIN", late);
         assertThat(lateRow).containsText("that she will still come good");
-        Locator judge = owner.page.locator("[data-testid=stop][data-code='" + nucs.get(5) + "']");
-        assertThat(judge).hasAttribute("data-job", "JUDGE_BROOD");
+        Locator judge = owner.unfolds("JUDGE_BROOD", nucs.get(5));
         judge.getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Sealed, flat"))).click();
-        Locator mark = owner.page.locator("[data-testid=stop][data-code='" + nucs.get(5) + "'][data-job=MARK]");
+        Locator mark = owner.unfolds("MARK", nucs.get(5));
         assertThat(mark).containsText("White for 2026");
         mark.getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Marked"))).click();

@@ -13,6 +13,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
 
 /** What happens in the yard: gloves, lost signal, two people, mistakes. */
 @ExtendWith({Application.class, Browser.class})
@@ -64,8 +65,8 @@ class YardJourney {
         owner.opensAndSignsIn(demo.ownerEmail());
         firstCheck().waitFor();
         String code = firstCheck().getAttribute("data-code");
-        Locator stop = owner.page.locator("[data-code='" + code + "']");
-        Locator done = stop.getByRole(AriaRole.BUTTON,
+        Locator stop = owner.box(code);
+        Locator done = firstCheck().getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Emerged")));
         assertThat(done.boundingBox().height).isGreaterThanOrEqualTo(56);
         done.click();
@@ -79,9 +80,42 @@ class YardJourney {
         owner.opensAndSignsIn(demo.ownerEmail());
         firstCheck().waitFor();
         String code = firstCheck().getAttribute("data-code");
-        taps(firstCheck(), "saw something else");
         taps(firstCheck(), "^Dud$");
-        assertThat(owner.page.locator("[data-code='" + code + "'][data-job=GIVE_CELL]")).isVisible();
+        assertThat(owner.page.locator("[data-testid=box][data-code='" + code + "'][data-job=GIVE_CELL]")).isVisible();
+    }
+
+    /** Ten checks with one dud, in gloves: the dud's box, "dud", and all the others. */
+    @Test
+    void a_row_with_one_exception_takes_three_taps_and_the_round_three_screens() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        Locator row = owner.page.getByTestId("work").filter(new Locator.FilterOptions().setHas(owner.box("L 05")))
+                .and(owner.page.locator("[data-job=CHECK_EMERGENCE]"));
+        assertThat(row.getByTestId("box")).hasCount(10);
+        double end = (Double) owner.page.getByTestId("work").last()
+                .evaluate("row => row.getBoundingClientRect().bottom + window.scrollY + 0.001");
+        assertThat(end).as("the last box of the folded round").isLessThanOrEqualTo(3 * 844.0);
+        assertThat(owner.box("L 09").boundingBox().height).isGreaterThanOrEqualTo(44);
+        int taps = 0;
+        owner.box("L 09").first().click();
+        taps++;
+        taps(row, "^Dud$");
+        taps++;
+        assertThat(row.getByTestId("box")).hasCount(9);
+        taps(row, "^All 9: Emerged$");
+        taps++;
+        assertThat(row).hasCount(0);
+        assertThat(taps).isLessThanOrEqualTo(4);
+        owner.sent();
+        Client book = application.signedIn(demo.ownerEmail());
+        var hives = book.get("/api/v1/yards").json().valueStream()
+                .filter(yard -> yard.path("name").asString().equals("Larch Step")).findFirst()
+                .map(yard -> book.get("/api/v1/yards/" + yard.path("id").asString()).json().path("hives"))
+                .orElseThrow();
+        var stages = hives.valueStream().filter(hive -> hive.path("code").asString().matches("L (0[5-9]|1[0-4])"))
+                .map(hive -> hive.path("queen").path("stage").asString("gone")).toList();
+        assertThat(stages).hasSize(10).filteredOn("VIRGIN"::equals).hasSize(9);
+        owner.button("Undo").click();
+        assertThat(row.getByTestId("box")).hasCount(9);
     }
 
     @Test
@@ -101,7 +135,8 @@ class YardJourney {
         inTheYard.sent();
         inTheYard.page.reload();
         assertThat(inTheYard.stops("CHECK_EMERGENCE").first()).isVisible();
-        assertThat(inTheYard.page.locator("[data-code='" + code + "'][data-job=CHECK_EMERGENCE]")).hasCount(0);
+        assertThat(inTheYard.page.locator("[data-testid=box][data-code='" + code + "'][data-job=CHECK_EMERGENCE]"))
+                .hasCount(0);
     }
 
     @Test
@@ -170,8 +205,7 @@ class YardJourney {
         crew.stops("CHECK_EMERGENCE").first().waitFor();
         taps(firstCheck(), "done, Emerged");
         owner.sent();
-        Locator theirs = crew.page.locator("[data-code='" + code + "']");
-        taps(theirs, "saw something else");
+        Locator theirs = crew.page.locator("[data-testid=stop][data-code='" + code + "']");
         taps(theirs, "^Dud$");
         Locator refused = crew.page.getByTestId("refused");
         assertThat(refused).containsText("She is recorded as emerged, so her cell cannot be a dud.");
