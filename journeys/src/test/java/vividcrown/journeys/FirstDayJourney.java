@@ -6,15 +6,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
@@ -46,26 +42,13 @@ class FirstDayJourney {
         int port = Server.freePort();
         address = "http://127.0.0.1:" + port;
         Path window = folder.resolve("window.txt");
-        String fresh = Application
-                .database("crown_test_" + ProcessHandle.current().pid() + System.nanoTime() % 100_000);
-        server = Server.start(fresh, port, ProcessBuilder.Redirect.to(window.toFile()));
-        code = codeIn(window);
+        server = Server.start(Application.freshDatabase(), port, ProcessBuilder.Redirect.to(window.toFile()));
+        code = Server.codeIn(window);
     }
 
     @AfterEach
     void stop() {
         server.destroyForcibly();
-    }
-
-    private static String codeIn(Path window) throws IOException, InterruptedException {
-        for (int attempt = 0; attempt < 200; attempt++) {
-            Matcher found = Pattern.compile("it is you: +(\\S+)").matcher(Files.readString(window));
-            if (found.find()) {
-                return found.group(1);
-            }
-            Thread.sleep(50);
-        }
-        throw new AssertionError("the server printed no code");
     }
 
     private static void fill(Locator within, String label, String value) {

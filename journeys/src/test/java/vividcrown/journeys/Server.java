@@ -3,7 +3,10 @@ package vividcrown.journeys;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.ServerSocket;
+import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -34,6 +37,18 @@ final class Server {
         }
         process.destroyForcibly();
         throw new AssertionError("the server did not start within three minutes");
+    }
+
+    /** The code that it prints while nobody has founded an operation. */
+    static String codeIn(Path window) throws IOException, InterruptedException {
+        for (int attempt = 0; attempt < 200; attempt++) {
+            Matcher found = Pattern.compile("it is you: +(\\S+)").matcher(Files.readString(window));
+            if (found.find()) {
+                return found.group(1);
+            }
+            Thread.sleep(50);
+        }
+        throw new AssertionError("the server printed no code");
     }
 
     private static boolean answers(int port) {

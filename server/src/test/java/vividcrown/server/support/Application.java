@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -72,6 +73,7 @@ public final class Application implements ParameterResolver {
     }
 
     private static final String OF_A_PROCESS = "crown_test_";
+    private static final AtomicInteger FRESH = new AtomicInteger();
 
     private static Running start() {
         String url = database(OF_A_PROCESS + ProcessHandle.current().pid());
@@ -87,8 +89,14 @@ public final class Application implements ParameterResolver {
         databases.sql("select datname from pg_database where datname like 'crown\\_test\\_%'").query(String.class)
                 .list()
                 .stream()
-                .filter(name -> ProcessHandle.of(Long.parseLong(name.substring(OF_A_PROCESS.length()))).isEmpty())
+                .filter(name -> ProcessHandle
+                        .of(Long.parseLong(name.substring(OF_A_PROCESS.length()).replaceAll("_.*", ""))).isEmpty())
                 .forEach(name -> databases.sql("drop database if exists \"" + name + "\" with (force)").update());
+    }
+
+    /** An empty one, for whoever begins from nothing. */
+    public static String freshDatabase() {
+        return database(OF_A_PROCESS + ProcessHandle.current().pid() + "_" + FRESH.incrementAndGet());
     }
 
     /** The project's own script starts the private cluster and makes the database. */
