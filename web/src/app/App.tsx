@@ -10,6 +10,7 @@ import { SignIn } from '../session/SignIn'
 import { Shell } from './Shell'
 import { keeping } from '../session/keeping'
 
+const JoinScreen = lazy(() => import('../people/JoinScreen'))
 const FoundingScreen = lazy(() => import('../first/FoundingScreen'))
 const GraftsScreen = lazy(() => import('../rearing/GraftsScreen'))
 const PlanScreen = lazy(() => import('../rearing/PlanScreen'))
@@ -86,9 +87,11 @@ export function App() {
   )
 }
 
-/** Nobody is signed in: the door, or on the very first day the founding. */
+/** Nobody is signed in: the door; on the very first day the founding; behind an invitation's link the way in. */
 function Outside() {
   const founding = useQuery(foundingQuery)
+  const secret = window.location.pathname.match(/^\/join\/(.+)$/)?.[1]
+  if (secret) return later(<JoinScreen secret={secret} onIn={() => void router.navigate('/')} />)
   if (founding.data?.open)
     return later(<FoundingScreen onFounded={() => void router.navigate('/begin')} />)
   return <SignIn />

@@ -8,6 +8,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Settings, SettingsPage } from '../api/types'
 import { useTell } from '../outbox/useRecord'
+import { PeopleSection } from '../people/PeopleSection'
 import { useSession } from '../session/queries'
 import { Answer, Findings, Page } from '../ui/Page'
 import { linesOf, ownFigures, type FigureLine } from './figures'
@@ -50,6 +51,7 @@ export default function SettingsScreen() {
         {/* what the device kept may be older than what the server says: the form begins anew with the newer */}
         {(page) => <Form key={JSON.stringify(page.settings)} page={page} change={change} />}
       </Answer>
+      <PeopleSection />
     </Page>
   )
 }

@@ -7,20 +7,24 @@ import java.util.UUID;
 import javax.sql.DataSource;
 import org.springframework.beans.factory.annotation.Qualifier;
 import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.jdbc.datasource.DataSourceTransactionManager;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /**
- * Makes operations and people. Only the owner of the schema may, so this is reached from the command line and the demo,
- * never over HTTP.
+ * Makes operations and people. Only the owner of the schema may; whoever calls has made sure that it is theirs to ask: by the
+ * command line, the first day's code, a link that works once, or as an owner.
  */
 @Component
 public class Founding {
     private final JdbcClient owner;
     private final PasswordEncoder encoder;
+    private final TransactionTemplate asOwner;
 
     Founding(@Qualifier("ownerDataSource") DataSource owner, PasswordEncoder encoder) {
         this.owner = JdbcClient.create(owner);
+        this.asOwner = new TransactionTemplate(new DataSourceTransactionManager(owner));
         this.encoder = encoder;
     }
 
@@ -35,6 +39,24 @@ public class Founding {
         owner.sql("insert into person (id, operation_id, name, email, password, role) values (?, ?, ?, lower(?), ?, ?)")
                 .param(person).param(operation).param(name).param(email).param(encoder.encode(password)).param(role)
                 .update();
+    }
+
+    /** @return false if it is the last owner, who stays. Of two owners who send each other away at once one is first. */
+    public boolean leaves(UUID person, UUID operation) {
+        return Boolean.TRUE.equals(asOwner.execute(_ -> {
+            owner.sql("select id from operation where id = ? for update").param(operation).query(UUID.class).single();
+            return owner
+                    .sql("""
+                            update person set left_at = now() where id = :person and operation_id = :operation and left_at is null
+                                and (role <> 'OWNER' or exists (select from person other where other.operation_id = :operation
+                                    and other.role = 'OWNER' and other.left_at is null and other.id <> :person))""")
+                    .param("person", person).param("operation", operation).update() == 1;
+        }));
+    }
+
+    public void changePassword(UUID person, UUID operation, String password) {
+        owner.sql("update person set password = ? where id = ? and operation_id = ?").param(encoder.encode(password))
+                .param(person).param(operation).update();
     }
 
     public boolean exists(UUID operation) {

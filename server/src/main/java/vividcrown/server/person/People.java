@@ -1,5 +1,6 @@
 package vividcrown.server.person;
 
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -7,6 +8,10 @@ import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Component;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.operation.Founding;
+import vividcrown.server.problem.Refusal;
 
 /** The people of an operation. */
 @Component
@@ -18,12 +23,14 @@ public class People {
 
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
+    private final Founding founding;
     /** Compared against where no such person exists, so that both answers take the same time. */
     private final String nobodysPassword;
 
-    People(JdbcClient jdbc, PasswordEncoder encoder) {
+    People(JdbcClient jdbc, PasswordEncoder encoder, Founding founding) {
         this.jdbc = jdbc;
         this.encoder = encoder;
+        this.founding = founding;
         this.nobodysPassword = encoder.encode(UUID.randomUUID().toString());
     }
 
@@ -40,7 +47,38 @@ public class People {
     private record Named(UUID id, String name) {
     }
 
-    /** Names of everybody in the operation, by id. */
+    /** Somebody of the operation. */
+    record Member(UUID id, String name, String email, Role role) {
+    }
+
+    List<Member> members() {
+        return jdbc.sql("select id, name, email, role from person where left_at is null order by role desc, name")
+                .query(Member.class).list();
+    }
+
+    /** Signed out everywhere at once. @throws Refusal if it is the last owner: nobody could let anybody in any more */
+    void leaves(UUID person) {
+        Member leaving = members().stream().filter(one -> one.id().equals(person)).findFirst()
+                .orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.nobodyHere")));
+        if (!founding.leaves(person, CurrentOperation.require())) {
+            throw Refusal.invalid("", Sentence.of("refusal.lastOwner", leaving.name()));
+        }
+        jdbc.sql("delete from spring_session where principal_name = ?").param(person.toString()).update();
+    }
+
+    /** Ends every other session of theirs. @return false if the current one is wrong */
+    boolean changePassword(UUID person, String current, String next, String session) {
+        String known = jdbc.sql("select password from person where id = ?").param(person).query(String.class).single();
+        if (!encoder.matches(current, known)) {
+            return false;
+        }
+        founding.changePassword(person, CurrentOperation.require(), next);
+        jdbc.sql("delete from spring_session where principal_name = ? and session_id <> ?")
+                .params(person.toString(), session).update();
+        return true;
+    }
+
+    /** Names of everybody who is or was in the operation, by id. */
     public Map<UUID, String> names() {
         return jdbc.sql("select id, name from person").query(Named.class).list().stream()
                 .collect(Collectors.toMap(Named::id, Named::name));

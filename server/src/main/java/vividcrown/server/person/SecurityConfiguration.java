@@ -30,7 +30,7 @@ class SecurityConfiguration {
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
                 .authorizeHttpRequests(
                         requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
-                                .requestMatchers("/api/v1/founding").permitAll()
+                                .requestMatchers("/api/v1/founding", "/api/v1/people/invitations/*").permitAll()
                                 .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi").permitAll()
                                 .requestMatchers("/api/**").authenticated().anyRequest().permitAll())
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((_, response, _) -> {

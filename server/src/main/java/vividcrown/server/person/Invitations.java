@@ -1,0 +1,122 @@
+package vividcrown.server.person;
+
+import com.fasterxml.uuid.Generators;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.security.SecureRandom;
+import java.sql.Timestamp;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.operation.Founding;
+import vividcrown.server.problem.Refusal;
+
+/** Links that let somebody into the operation, each once and for a week. The database knows only what they hash to. */
+@Component
+class Invitations {
+
+    private static final Duration GOOD_FOR = Duration.ofDays(7);
+    private static final int SECRET_BYTES = 24;
+
+    private final JdbcClient jdbc;
+    private final Founding founding;
+    private final Clock clock;
+    private final SecureRandom random = new SecureRandom();
+
+    Invitations(JdbcClient jdbc, Founding founding, Clock clock) {
+        this.jdbc = jdbc;
+        this.founding = founding;
+        this.clock = clock;
+    }
+
+    /** @param operation what it is called */
+    record Open(UUID operationId, String operation, String name, String role) {
+    }
+
+    /** One that nobody used yet. */
+    record Waiting(String name, Role role, Instant expiresAt) {
+    }
+
+    /** @param secret shown once, kept nowhere */
+    record Made(String secret, Instant expiresAt) {
+    }
+
+    @Transactional
+    public Made make(String name, Role role) {
+        byte[] bytes = new byte[SECRET_BYTES];
+        random.nextBytes(bytes);
+        String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        Instant until = clock.instant().plus(GOOD_FOR);
+        jdbc.sql(
+                "insert into invitation (key, operation_id, name, role, made_by, expires_at) values (?, ?, ?, ?, ?, ?)")
+                .params(hash(secret), CurrentOperation.require(), name, role.name(), SignedIn.require().id(),
+                        Timestamp.from(until))
+                .update();
+        return new Made(secret, until);
+    }
+
+    List<Waiting> waiting() {
+        return jdbc
+                .sql("""
+                        select name, role, expires_at from invitation where used_at is null and expires_at > ? order by expires_at""")
+                .param(now()).query((row, _) -> new Waiting(row.getString("name"), Role.valueOf(row.getString("role")),
+                        row.getTimestamp("expires_at").toInstant()))
+                .list();
+    }
+
+    /** @throws Refusal if it was used, is too old, or never was */
+    Open open(String secret) {
+        return find(secret).orElseThrow(Invitations::gone);
+    }
+
+    private Optional<Open> find(String secret) {
+        return jdbc.sql("select operation_id, operation, name, role from invitation_for(?, ?)")
+                .params(hash(secret), now()).query(Open.class).optional();
+    }
+
+    /** Lets the one person in that comes first. */
+    void accept(String secret, String name, String email, String password) {
+        Open invitation = open(secret);
+        int first = CurrentOperation.in(invitation.operationId(), () -> jdbc
+                .sql("update invitation set used_at = ? where key = ? and used_at is null").params(now(), hash(secret))
+                .update());
+        if (first == 0) {
+            throw gone();
+        }
+        try {
+            founding.admit(Generators.timeBasedEpochGenerator().generate(), invitation.operationId(), name, email,
+                    password, invitation.role());
+        } catch (DuplicateKeyException taken) {
+            CurrentOperation.in(invitation.operationId(), () -> jdbc
+                    .sql("update invitation set used_at = null where key = ?").param(hash(secret)).update());
+            throw Refusal.invalid("email", Sentence.of("refusal.emailTaken"));
+        }
+    }
+
+    private static Refusal gone() {
+        return Refusal.notFound(Sentence.of("refusal.invitationGone"));
+    }
+
+    private Timestamp now() {
+        return Timestamp.from(clock.instant());
+    }
+
+    private static byte[] hash(String secret) {
+        try {
+            return MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
+        } catch (NoSuchAlgorithmException impossible) {
+            throw new IllegalStateException("Impossible state: every Java has SHA-256", impossible);
+        }
+    }
+}

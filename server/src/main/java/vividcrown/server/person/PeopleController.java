@@ -1,0 +1,107 @@
+package vividcrown.server.person;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Email;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Instant;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.problem.Refusal;
+
+/** The people of the operation: who is in it, who is asked in, who leaves, and one's own password. */
+@RestController
+@RequestMapping("/api/v1/people")
+class PeopleController {
+
+    private final People people;
+    private final Invitations invitations;
+
+    PeopleController(People people, Invitations invitations) {
+        this.people = people;
+        this.invitations = invitations;
+    }
+
+    /** @param invited who is asked in and has not come yet */
+    record PeoplePage(List<People.Member> people, List<Invitations.Waiting> invited) {
+    }
+
+    /** @param name as the link greets them; they may change it */
+    record InvitationAsked(@NotBlank @Size(max = 80) String name, @NotNull Role role) {
+    }
+
+    /** @param path of the link, to be sent to them; it is shown this once */
+    record InvitationLink(String path, Instant expiresAt) {
+    }
+
+    /** @param operation that asks them in */
+    record InvitationView(String operation, String name, Role role) {
+    }
+
+    record JoinAsked(@NotBlank @Size(max = 80) String name, @NotBlank @Email @Size(max = 200) String email,
+            @NotNull @Size(min = 10, max = 200) String password) {
+    }
+
+    /** @param next of at least ten characters */
+    record PasswordAsked(@NotBlank String current, @NotNull @Size(min = 10, max = 200) String next) {
+    }
+
+    /** Everybody who is in the operation, and who is asked in. The owner's to see. */
+    @GetMapping
+    PeoplePage all() {
+        SignedIn.requireOwner();
+        return new PeoplePage(people.members(), invitations.waiting());
+    }
+
+    /** Makes a link that lets one person in, within a week. */
+    @PostMapping("/invitations")
+    InvitationLink invite(@Valid @RequestBody InvitationAsked asked) {
+        SignedIn.requireOwner();
+        Invitations.Made made = invitations.make(asked.name().strip(), asked.role());
+        return new InvitationLink("/join/" + made.secret(), made.expiresAt());
+    }
+
+    /** What a link asks to. Open to whoever holds it. */
+    @GetMapping("/invitations/{secret}")
+    InvitationView invitation(@PathVariable String secret) {
+        Invitations.Open open = invitations.open(secret);
+        return new InvitationView(open.operation(), open.name(), Role.valueOf(open.role()));
+    }
+
+    /** Comes in by the link, which is used up then. */
+    @PostMapping("/invitations/{secret}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void join(@PathVariable String secret, @Valid @RequestBody JoinAsked asked) {
+        invitations.accept(secret, asked.name().strip(), asked.email().strip(), asked.password());
+    }
+
+    /** Somebody leaves: signed out everywhere at once. What they recorded stays theirs. */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void leaves(@PathVariable UUID id) {
+        SignedIn.requireOwner();
+        people.leaves(id);
+    }
+
+    /** One's own password; every other session of one's own ends. */
+    @PostMapping("/me/password")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void password(@Valid @RequestBody PasswordAsked asked, HttpServletRequest request) {
+        if (!people.changePassword(SignedIn.require().id(), asked.current(), asked.next(),
+                request.getSession().getId())) {
+            throw Refusal.invalid("current", Sentence.of("refusal.wrongPassword"));
+        }
+    }
+}
