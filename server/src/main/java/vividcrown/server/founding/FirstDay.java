@@ -68,6 +68,11 @@ class FirstDay implements ApplicationRunner {
             }
             throw Refusal.invalid("code", Sentence.of("refusal.foundingCode"));
         }
+        if (!founding.operations().isEmpty()) {
+            // founded meanwhile, from the command line or by another server
+            code = Optional.empty();
+            throw Refusal.forbidden(Sentence.of("refusal.foundedAlready"));
+        }
         UUID operation = Generators.timeBasedEpochGenerator().generate();
         founding.found(operation, wanted.operation(), wanted.zone(), Optional.empty());
         founding.admit(Generators.timeBasedEpochGenerator().generate(), operation, wanted.owner(), wanted.email(),

@@ -1,6 +1,7 @@
 package vividcrown.server.hive;
 
 import java.util.List;
+import java.util.UUID;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividcrown.core.hive.Box;
@@ -10,6 +11,7 @@ import vividcrown.server.journal.Admission;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
 import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.yard.Yards;
 
 /** The deeds of hives, boxes and frames. */
 @Configuration
@@ -19,10 +21,12 @@ class HiveDeeds {
 
     private final SettingsInForce settings;
     private final Hives hives;
+    private final Yards yards;
 
-    HiveDeeds(SettingsInForce settings, Hives hives) {
+    HiveDeeds(SettingsInForce settings, Hives hives, Yards yards) {
         this.settings = settings;
         this.hives = hives;
+        this.yards = yards;
     }
 
     @Bean
@@ -30,7 +34,8 @@ class HiveDeeds {
         return DeedKinds.of(
                 DeedKind.of("HIVE_SET_UP", HiveDeed.SetUp.class)
                         .bringing(HiveDeed.HIVE, HiveDeed.BOX, HiveDeed.FRAME).through(this::setUp),
-                DeedKind.of("HIVE_MOVED", HiveDeed.Moved.class), DeedKind.of("HIVE_RENAMED", HiveDeed.Renamed.class),
+                DeedKind.of("HIVE_MOVED", HiveDeed.Moved.class).through(this::moved),
+                DeedKind.of("HIVE_RENAMED", HiveDeed.Renamed.class),
                 DeedKind.of("HIVE_REPURPOSED", HiveDeed.Repurposed.class),
                 DeedKind.of("HIVE_ENDED", HiveDeed.Ended.class),
                 DeedKind.of("BOX_PUT_ON", HiveDeed.BoxPutOn.class).bringing(HiveDeed.BOX, HiveDeed.FRAME)
@@ -60,7 +65,18 @@ class HiveDeeds {
 
     private HiveDeed.SetUp setUp(HiveDeed.SetUp asked, Admission admission) {
         asked.stack().forEach(box -> checkFormat(box, admission));
+        checkOpen(asked.yard(), admission);
         return asked;
+    }
+
+    private HiveDeed.Moved moved(HiveDeed.Moved asked, Admission admission) {
+        checkOpen(asked.yard(), admission);
+        return asked;
+    }
+
+    private void checkOpen(UUID yard, Admission admission) {
+        yards.findById(yard).filter(place -> place.closedOn().isPresent())
+                .ifPresent(place -> admission.refuse("yard", "refusal.yardClosed", place.name()));
     }
 
     private HiveDeed.BoxPutOn putOn(HiveDeed.BoxPutOn asked, Admission admission) {
