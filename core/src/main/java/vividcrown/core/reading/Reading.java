@@ -49,7 +49,7 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
     /**
      * The same reading when every frame was looked at: eggs, larvae, sealed brood and queen cells that were not noted were
      * not there. Where brood was noted only in general, nothing is said of its kinds. Signs of disease that were not noted were
-     * not there if there was sealed worker brood to show them; without any, nothing is said of them.
+     * not seen; whether there was brood to show them is {@link Suspicion}'s to ask.
      */
     public Reading everyFrameLookedAt() {
         EnumSet<Sign> missing = EnumSet.noneOf(Sign.class);
@@ -65,9 +65,7 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
                 missing.add(Sign.SEALED_DRONE_SCATTERED);
             }
         }
-        if (saw(Sign.SEALED_WORKER)) {
-            missing.addAll(Sign.STOPPING);
-        }
+        missing.addAll(Sign.STOPPING);
         missing.add(Sign.QUEEN_CELLS);
         missing.removeAll(seen);
         return without(missing.toArray(Sign[]::new));

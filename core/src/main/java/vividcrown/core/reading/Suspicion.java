@@ -30,7 +30,7 @@ public record Suspicion(Map<Sign, LocalDate> standing) {
     public Suspicion after(Reading next) {
         Map<Sign, LocalDate> still = new EnumMap<>(Sign.class);
         standing.forEach((sign, seen) -> {
-            if (!next.missed(sign) || !next.day().isAfter(seen)) {
+            if (!next.missed(sign) || !next.saw(Sign.SEALED_WORKER) || !next.day().isAfter(seen)) {
                 still.put(sign, seen);
             }
         });

@@ -119,6 +119,7 @@ public sealed interface YardDeed extends Deed {
     /**
      * One day's weather, as far as it is known.
      *
+     * @param day of the years 1850 to 2200
      * @param highCelsius highest temperature, −60 to 60 °C
      * @param windKmh mean wind of the afternoon, 0–200 km/h
      * @param brightShare share of the afternoon with sun or bright cloud, 0–1
@@ -128,7 +129,7 @@ public sealed interface YardDeed extends Deed {
     record DayNoted(LocalDate day, Optional<Double> highCelsius, Optional<Double> windKmh, Optional<Double> brightShare,
             Optional<Double> rainMillimetres, Optional<Afternoon.Fitness> seemed) {
         public DayNoted {
-            Faults faults = new Faults();
+            Faults faults = new Faults().within("year", day.getYear(), 1850, 2200);
             highCelsius.ifPresent(high -> faults.within("highCelsius", high, -60, 60));
             windKmh.ifPresent(wind -> faults.within("windKmh", wind, 0, 200));
             brightShare.ifPresent(bright -> faults.within("brightShare", bright, 0, 1));

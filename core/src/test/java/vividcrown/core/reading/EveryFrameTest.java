@@ -68,6 +68,7 @@ class EveryFrameTest {
         assertThat(List.of(Reading.of(later, Sign.EGGS), Reading.of(later, Sign.SEALED_WORKER_SOLID),
                 Reading.of(later, Sign.SEALED_DRONE).everyFrameLookedAt(), Reading.of(later).everyFrameLookedAt(),
                 Reading.of(DAY, Sign.SEALED_WORKER).everyFrameLookedAt(),
+                Reading.of(later).without(Sign.CAPS_SUNKEN, Sign.FOUL_SMELL),
                 Reading.of(later, Sign.SEALED_WORKER).without(Sign.CAPS_SUNKEN)))
                 .allSatisfy(look -> assertThat(Suspicion.of(List.of(suspect, look)).stops()).isTrue());
     }

@@ -40,6 +40,8 @@ class DayNotedTest {
     @Test
     void a_day_that_says_nothing_and_a_degree_that_cannot_be_are_refused() {
         assertThatThrownBy(() -> day(null, 5.0, 0.5, 0.0)).hasMessageContaining("neither how warm");
+        assertThatThrownBy(() -> new DayNoted(LocalDate.MAX, Optional.of(20.0), Optional.empty(), Optional.empty(),
+                Optional.empty(), Optional.empty())).hasMessageContaining("between 1850 and 2200");
         assertThatThrownBy(() -> day(220.0, 5.0, 0.5, 0.0)).hasMessageContaining("between -60 and 60");
         assertThatThrownBy(() -> new YardDeed.WeatherNoted(UUID.randomUUID(), List.of()))
                 .hasMessageContaining("1 to 367");

@@ -3,6 +3,7 @@ package vividcrown.server.yard;
 import java.sql.Types;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.core.yard.YardFold;
+import vividcrown.server.journal.Admission;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
 import vividcrown.server.journal.Projector;
@@ -43,7 +45,16 @@ class YardProjector implements Projector {
                 DeedKind.of("YARD_CLIMATE_SAID", YardDeed.ClimateSaid.class).ofOwner(),
                 DeedKind.of("YARD_STATION_SWITCHED", YardDeed.StationSwitched.class).ofOwner(),
                 DeedKind.of("YARD_SITE_DESCRIBED", YardDeed.SiteDescribed.class),
-                DeedKind.of("YARD_WEATHER_NOTED", YardDeed.WeatherNoted.class));
+                DeedKind.of("YARD_WEATHER_NOTED", YardDeed.WeatherNoted.class).through(YardProjector::noted));
+    }
+
+    /** What is ahead nobody has seen. */
+    private static YardDeed.WeatherNoted noted(YardDeed.WeatherNoted asked, Admission admission) {
+        asked.days().stream().map(YardDeed.DayNoted::day).filter(day -> day.isAfter(admission.today()))
+                .max(Comparator.naturalOrder())
+                .ifPresent(day -> admission.refuse("days", "refusal.liesAhead", day.toString(),
+                        admission.today().toString()));
+        return asked;
     }
 
     @Override

@@ -96,6 +96,16 @@ class YardTest {
     }
 
     @Test
+    void nobody_notes_the_weather_of_tomorrow_nor_of_a_day_that_no_calendar_has() {
+        String yard = owner.get("/api/v1/yards").json().get(0).path("id").asString();
+        assertThat(owner.tell("YARD_WEATHER_NOTED", "yard", yard, "days",
+                List.of(Map.of("day", "2026-06-09", "seemed", "GOOD"), Map.of("day", "2026-06-10", "seemed", "GOOD")))
+                .findings()).singleElement().asString().contains("2026-06-10 lies ahead");
+        assertThat(owner.tell("YARD_WEATHER_NOTED", "yard", yard, "days",
+                List.of(Map.of("day", "+999999999-12-31", "seemed", "GOOD"))).status()).isEqualTo(422);
+    }
+
+    @Test
     void two_taps_are_enough_and_the_round_says_who_says_so() {
         JsonNode stops = owner.get("/api/v1/round").json().path("yards").get(0);
         String yard = stops.path("yard").asString();
