@@ -2,8 +2,9 @@ import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
+import { enter, NewCredentials } from '../session/enter'
 import { changePerson } from '../session/queries'
-import { ChoiceField, Labelled, TextField } from '../ui/Fields'
+import { ChoiceField, TextField } from '../ui/Fields'
 import { Findings } from '../ui/Page'
 
 const ZONES = Intl.supportedValuesOf('timeZone')
@@ -22,13 +23,7 @@ export default function FoundingScreen({ onFounded }: { onFounded: () => void })
     zone: ZONES.includes(HERE) ? HERE : 'Europe/Zurich',
   })
   const found = useMutation({
-    mutationFn: async () => {
-      // The first answer carries the token that the next request must show.
-      await fetch('/api/v1/session')
-      await answered(api.POST('/api/v1/founding', { body: draft }))
-      const { email, password } = draft
-      return answered(api.POST('/api/v1/session', { body: { email, password } }))
-    },
+    mutationFn: () => enter(draft, () => answered(api.POST('/api/v1/founding', { body: draft }))),
     onSuccess: (session) => {
       onFounded()
       changePerson(client, session)
@@ -73,27 +68,7 @@ export default function FoundingScreen({ onFounded }: { onFounded: () => void })
           value={draft.owner}
           onChange={(owner) => set({ owner })}
         />
-        <Labelled name={t('signIn.email')}>
-          <input
-            className="field"
-            type="email"
-            autoComplete="username"
-            required
-            value={draft.email}
-            onChange={(event) => set({ email: event.target.value })}
-          />
-        </Labelled>
-        <Labelled name={t('founding.password')} wide>
-          <input
-            className="field"
-            type="password"
-            autoComplete="new-password"
-            required
-            minLength={10}
-            value={draft.password}
-            onChange={(event) => set({ password: event.target.value })}
-          />
-        </Labelled>
+        <NewCredentials wide value={draft} onChange={set} />
         <div className="sm:col-span-2">
           <Findings error={found.error} />
           <button className="act act-main mt-2 text-lg" disabled={found.isPending}>

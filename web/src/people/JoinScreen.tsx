@@ -2,8 +2,9 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
+import { enter, NewCredentials } from '../session/enter'
 import { changePerson } from '../session/queries'
-import { Labelled, TextField } from '../ui/Fields'
+import { TextField } from '../ui/Fields'
 import { Answer, Findings } from '../ui/Page'
 import { invitationQuery } from './queries'
 
@@ -34,15 +35,13 @@ function JoinForm(props: { secret: string; name: string; onIn: () => void }) {
   const client = useQueryClient()
   const [draft, setDraft] = useState({ name: props.name, email: '', password: '' })
   const join = useMutation({
-    mutationFn: async () => {
-      // The first answer carries the token that the next request must show.
-      await fetch('/api/v1/session')
+    mutationFn: () => {
       const path = { secret: props.secret }
-      await answered(
-        api.POST('/api/v1/people/invitations/{secret}', { params: { path }, body: draft }),
+      return enter(draft, () =>
+        answered(
+          api.POST('/api/v1/people/invitations/{secret}', { params: { path }, body: draft }),
+        ),
       )
-      const { email, password } = draft
-      return answered(api.POST('/api/v1/session', { body: { email, password } }))
     },
     onSuccess: (session) => {
       props.onIn()
@@ -63,27 +62,7 @@ function JoinForm(props: { secret: string; name: string; onIn: () => void }) {
         value={draft.name}
         onChange={(name) => setDraft({ ...draft, name })}
       />
-      <Labelled name={t('signIn.email')}>
-        <input
-          className="field"
-          type="email"
-          autoComplete="username"
-          required
-          value={draft.email}
-          onChange={(event) => setDraft({ ...draft, email: event.target.value })}
-        />
-      </Labelled>
-      <Labelled name={t('founding.password')}>
-        <input
-          className="field"
-          type="password"
-          autoComplete="new-password"
-          required
-          minLength={10}
-          value={draft.password}
-          onChange={(event) => setDraft({ ...draft, password: event.target.value })}
-        />
-      </Labelled>
+      <NewCredentials value={draft} onChange={(next) => setDraft({ ...draft, ...next })} />
       <Findings error={join.error} />
       <button className="act act-main w-full text-lg" disabled={join.isPending}>
         {t('join.act')}

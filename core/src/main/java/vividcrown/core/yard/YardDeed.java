@@ -17,6 +17,14 @@ public sealed interface YardDeed extends Deed {
 
     SubjectKind YARD = new SubjectKind("YARD");
 
+    /** Which yard it is about. */
+    UUID yard();
+
+    @Override
+    default List<Touch> touches() {
+        return List.of(Touch.itself(YARD, yard()));
+    }
+
     /**
      * A yard is opened, or described anew: the last to speak is right.
      *
@@ -36,11 +44,6 @@ public sealed interface YardDeed extends Deed {
                     .within("longitude", longitude, -180, 180).within("elevationMetres", elevationMetres, -430, 6_000)
                     .refuse();
         }
-
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
-        }
     }
 
     /**
@@ -57,21 +60,12 @@ public sealed interface YardDeed extends Deed {
             ownHighs.forEach(high -> faults.within("ownHighs", high, -60, 60));
             faults.refuse();
         }
-
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
-        }
     }
 
     /**
      * The simulated weather station is switched on or off at a yard: for trying out, never for real weather.
      */
     record StationSwitched(UUID yard, boolean on) implements YardDeed {
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
-        }
     }
 
     /** The weather of past days, as somebody or a station noted it; of one day the last to speak is right. */
@@ -80,11 +74,6 @@ public sealed interface YardDeed extends Deed {
             days = List.copyOf(days);
             new Faults().unless(!days.isEmpty() && days.size() <= MOST_DAYS, "fault.daysNoted", MOST_DAYS, days.size())
                     .refuse();
-        }
-
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
         }
     }
 
@@ -98,19 +87,10 @@ public sealed interface YardDeed extends Deed {
             conditions = Set.copyOf(conditions);
             new Faults().text("rules", rules, 0, 1_000).refuse();
         }
-
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
-        }
     }
 
     /** No hive is kept here any more. */
     record Closed(UUID yard) implements YardDeed {
-        @Override
-        public List<Touch> touches() {
-            return List.of(Touch.itself(YARD, yard));
-        }
     }
 
     /** A year and a day, at once. */

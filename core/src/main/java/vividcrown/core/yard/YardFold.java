@@ -60,11 +60,8 @@ public final class YardFold {
                 }
             }
         }
-        Optional<YardDeed.ClimateSaid> said = climate;
-        boolean on = stationOn;
-        Set<SiteCondition> site = conditions;
-        String keptTo = rules;
-        Optional<LocalDate> closed = closedOn;
-        return opened.map(last -> new State(last, said, on, site, keptTo, closed, days));
+        return opened.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new State(opened.get(), climate, stationOn, conditions, rules, closedOn, days));
     }
 }

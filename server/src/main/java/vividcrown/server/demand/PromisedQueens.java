@@ -2,18 +2,11 @@ package vividcrown.server.demand;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.repository.Repository;
 
 /** Queens that are promised to orders, or were handed over. */
 public interface PromisedQueens extends Repository<PromisedQueenRow, PromisedQueenRow.Key> {
-    Optional<PromisedQueen> findById(PromisedQueenRow.Key id);
-
-    List<PromisedQueen> findAllById(Iterable<PromisedQueenRow.Key> ids);
-
-    List<PromisedQueen> findAll();
-
     List<PromisedQueen> findByOrderId(UUID order);
 
     List<PromisedQueen> findByOrderIdIn(Collection<UUID> orders);

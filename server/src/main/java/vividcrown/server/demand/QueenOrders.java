@@ -12,8 +12,6 @@ import vividcrown.core.demand.OrderState;
 public interface QueenOrders extends Repository<QueenOrderRow, UUID> {
     Optional<QueenOrder> findById(UUID id);
 
-    List<QueenOrder> findAllById(Iterable<UUID> ids);
-
     List<QueenOrder> findAll();
 
     List<QueenOrder> findAllByOrderByUntilDayAscCodeAsc();

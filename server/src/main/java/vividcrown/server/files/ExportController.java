@@ -2,10 +2,6 @@ package vividcrown.server.files;
 
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -21,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.operation.LinkSecret;
 import vividcrown.server.operation.Operations;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
@@ -45,7 +42,6 @@ class ExportController {
     private final QueenReader reader;
     private final Today today;
     private final JdbcClient jdbc;
-    private final SecureRandom random = new SecureRandom();
 
     ExportController(TaskCalendar tasks, Operations operations, Queens queens, QueenReader reader, Today today,
             JdbcClient jdbc) {
@@ -75,17 +71,15 @@ class ExportController {
     @Transactional
     CalendarLink newLink() {
         SignedIn.requireOwner();
-        byte[] secret = new byte[24];
-        random.nextBytes(secret);
-        String key = Base64.getUrlEncoder().withoutPadding().encodeToString(secret);
-        operations.calendarOpensWith(hash(key));
-        return new CalendarLink(URI.create("/calendar/" + key + ".ics"));
+        LinkSecret key = LinkSecret.fresh();
+        operations.calendarOpensWith(key.hash());
+        return new CalendarLink(URI.create("/calendar/" + key.text() + ".ics"));
     }
 
     /** The feed: open to whoever holds the link. */
     @GetMapping("/calendar/{key}.ics")
     ResponseEntity<String> feed(@PathVariable String key) {
-        UUID operation = jdbc.sql("select operation_of_calendar(?) as id").param(hash(key))
+        UUID operation = jdbc.sql("select operation_of_calendar(?) as id").param(new LinkSecret(key).hash())
                 .query((row, _) -> Optional.ofNullable(row.getObject("id", UUID.class))).single()
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.calendarLinkGone")));
         return CurrentOperation.in(operation, () -> file("vivid-crown-tasks.ics", ICALENDAR, tasks.write()));
@@ -94,13 +88,5 @@ class ExportController {
     private static ResponseEntity<String> file(String name, MediaType type, String content) {
         return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"" + name + "\"")
                 .contentType(type).body(content);
-    }
-
-    private static byte[] hash(String key) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(key.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("Impossible state: every JDK has SHA-256", impossible);
-        }
     }
 }

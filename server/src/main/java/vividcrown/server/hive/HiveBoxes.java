@@ -2,18 +2,11 @@ package vividcrown.server.hive;
 
 import java.util.Collection;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.repository.Repository;
 
 /** Boxes of the operation. */
 public interface HiveBoxes extends Repository<HiveBoxRow, UUID> {
-    Optional<HiveBox> findById(UUID id);
-
-    List<HiveBox> findAllById(Iterable<UUID> ids);
-
-    List<HiveBox> findAll();
-
     List<HiveBox> findByHiveIdIn(Collection<UUID> hives);
 
     List<HiveBox> findByHiveIdIsNull();

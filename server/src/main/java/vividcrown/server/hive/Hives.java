@@ -28,8 +28,6 @@ public interface Hives extends Repository<HiveRow, UUID> {
 
     int countByYardIdAndEndedOnIsNull(UUID yard);
 
-    List<Hive> findByCodeIn(Collection<String> codes);
-
     /** Of two with one code the one that stands, or else the later. */
     @Query("select h from Hive h where lower(h.code) = lower(:code) order by h.endedOn desc nulls first limit 1")
     Optional<Hive> called(String code);

@@ -1,15 +1,10 @@
 package vividcrown.server.person;
 
 import com.fasterxml.uuid.Generators;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
 import java.sql.Timestamp;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -20,6 +15,7 @@ import org.springframework.transaction.annotation.Transactional;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
+import vividcrown.server.operation.LinkSecret;
 import vividcrown.server.problem.Refusal;
 
 /** Links that let somebody into the operation, each once and for a week. The database knows only what they hash to. */
@@ -27,12 +23,10 @@ import vividcrown.server.problem.Refusal;
 class Invitations {
 
     private static final Duration GOOD_FOR = Duration.ofDays(7);
-    private static final int SECRET_BYTES = 24;
 
     private final JdbcClient jdbc;
     private final Founding founding;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
     Invitations(JdbcClient jdbc, Founding founding, Clock clock) {
         this.jdbc = jdbc;
@@ -54,16 +48,14 @@ class Invitations {
 
     @Transactional
     public Made make(String name, Role role) {
-        byte[] bytes = new byte[SECRET_BYTES];
-        random.nextBytes(bytes);
-        String secret = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+        LinkSecret secret = LinkSecret.fresh();
         Instant until = clock.instant().plus(GOOD_FOR);
         jdbc.sql(
                 "insert into invitation (key, operation_id, name, role, made_by, expires_at) values (?, ?, ?, ?, ?, ?)")
-                .params(hash(secret), CurrentOperation.require(), name, role.name(), SignedIn.require().id(),
+                .params(secret.hash(), CurrentOperation.require(), name, role.name(), SignedIn.require().id(),
                         Timestamp.from(until))
                 .update();
-        return new Made(secret, until);
+        return new Made(secret.text(), until);
     }
 
     List<Waiting> waiting() {
@@ -82,14 +74,15 @@ class Invitations {
 
     private Optional<Open> find(String secret) {
         return jdbc.sql("select operation_id, operation, name, role from invitation_for(?, ?)")
-                .params(hash(secret), now()).query(Open.class).optional();
+                .params(new LinkSecret(secret).hash(), now()).query(Open.class).optional();
     }
 
     /** Lets the one person in that comes first. */
     void accept(String secret, String name, String email, String password) {
         Open invitation = open(secret);
         int first = CurrentOperation.in(invitation.operationId(), () -> jdbc
-                .sql("update invitation set used_at = ? where key = ? and used_at is null").params(now(), hash(secret))
+                .sql("update invitation set used_at = ? where key = ? and used_at is null")
+                .params(now(), new LinkSecret(secret).hash())
                 .update());
         if (first == 0) {
             throw gone();
@@ -99,7 +92,8 @@ class Invitations {
                     password, invitation.role());
         } catch (DuplicateKeyException taken) {
             CurrentOperation.in(invitation.operationId(), () -> jdbc
-                    .sql("update invitation set used_at = null where key = ?").param(hash(secret)).update());
+                    .sql("update invitation set used_at = null where key = ?").param(new LinkSecret(secret).hash())
+                    .update());
             throw Refusal.invalid("email", Sentence.of("refusal.emailTaken"));
         }
     }
@@ -110,13 +104,5 @@ class Invitations {
 
     private Timestamp now() {
         return Timestamp.from(clock.instant());
-    }
-
-    private static byte[] hash(String secret) {
-        try {
-            return MessageDigest.getInstance("SHA-256").digest(secret.getBytes(StandardCharsets.UTF_8));
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("Impossible state: every Java has SHA-256", impossible);
-        }
     }
 }

@@ -13,8 +13,6 @@ import org.springframework.data.repository.Repository;
 public interface Yards extends Repository<YardRow, UUID> {
     Optional<Yard> findById(UUID id);
 
-    List<Yard> findAllById(Iterable<UUID> ids);
-
     List<Yard> findAll();
 
     default Map<UUID, Yard> byId() {
