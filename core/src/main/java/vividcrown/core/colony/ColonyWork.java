@@ -8,6 +8,8 @@ import vividcrown.core.judgement.Season;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
+import vividcrown.core.round.Item;
+import vividcrown.core.round.Kit;
 import vividcrown.core.swarm.SwarmPath;
 import vividcrown.core.swarm.SwarmPlan;
 import vividcrown.core.swarm.SwarmStep;
@@ -21,8 +23,9 @@ import vividcrown.core.time.DaySpan;
  * @param job its word
  * @param toDo what to do, as said to whoever stands there
  * @param when the days on which to do it
+ * @param kit what is to be carried for it
  */
-public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason> reasons) {
+public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason> reasons, Kit kit) {
 
     public static final String READ_COLONY = "READ_COLONY";
     /** Something is to be done about swarm cells; on the colony's own page, for its gates are there. */
@@ -74,10 +77,15 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
                 Reason.of(Source.COMMON_PRACTICE, "due.weeklyLook", lastKnown)));
     }
 
+    /** The same, and something more to carry. */
+    public ColonyWork with(Kit more) {
+        return new ColonyWork(job, toDo, when, reasons, kit.plus(more));
+    }
+
     /** Drone comb that the season's plan wants put in. */
     public static ColonyWork droneComb(DatedSpan days) {
         return new ColonyWork(DRONE_COMB, Sentence.of("work." + DRONE_COMB), days,
-                List.of(Reason.of(Source.BUECHLER_2013, "due.droneComb", days)));
+                List.of(Reason.of(Source.BUECHLER_2013, "due.droneComb", days)), Kit.of(Item.DRONE_COMBS, 1));
     }
 
     /** Whether a job is at a colony. */
@@ -85,18 +93,34 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
         return job.equals(READ_COLONY) || job.equals(SWARM_STEP) || job.equals(DRONE_COMB);
     }
 
+    /** For one step about swarm cells. A nuc for the queen needs its box, and a comb where each of hers was taken out. */
+    private static Kit kit(SwarmStep.Kind step) {
+        return switch (step) {
+            case GIVE_ROOM -> Kit.of(Item.HONEY_BOXES, 1);
+            case CATCH_QUEEN -> Kit.of(Item.INTRODUCTION_CAGES, 1);
+            case MAKE_NUC -> Kit.of(Item.NUC_BOXES, 1);
+            case DRAWN_COMB_IN_GAP -> Kit.of(Item.DRAWN_COMBS, 1);
+            case KNOCK_DOWN_CUPS, SHAKE_AND_DESTROY, MARK_ONE_CELL, QUEEN_BACK, CHECK_AGAIN, RETURN_AND_REDUCE,
+                    CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS, JUDGE_BROOD, CHECK_NUC, LEAVE_ALONE ->
+                Kit.NOTHING;
+        };
+    }
+
     private static ColonyWork step(SwarmStep step) {
         return new ColonyWork(step.kind().isLook() ? READ_COLONY : SWARM_STEP, step.kind().sentence(), step.when(),
-                step.reasons());
+                step.reasons(), kit(step.kind()));
     }
 
     private static ColonyWork look(DatedSpan days, Reason reason) {
-        return new ColonyWork(READ_COLONY, Sentence.of("work." + READ_COLONY), days, List.of(reason));
+        return new ColonyWork(READ_COLONY, Sentence.of("work." + READ_COLONY), days, List.of(reason), Kit.NOTHING);
     }
 
     private static ColonyWork decide(Swarm swarm, DatedSpan departs) {
         LocalDate latest = departs.earliest().isBefore(swarm.found()) ? swarm.found() : departs.earliest();
+        // nobody decided yet: whatever the first steps of the path that is proposed may want
+        Kit kit = swarm.left().stream().filter(step -> !step.when().earliest().isAfter(latest))
+                .map(step -> kit(step.kind())).reduce(Kit.NOTHING, Kit::plus);
         return new ColonyWork(SWARM_STEP, swarm.plan().rung().sentence(), DatedSpan.ofClosed(swarm.found(), latest),
-                List.of(Reason.of(Source.COMMON_PRACTICE, "due.swarmCells", swarm.found(), departs)));
+                List.of(Reason.of(Source.COMMON_PRACTICE, "due.swarmCells", swarm.found(), departs)), kit);
     }
 }

@@ -9,6 +9,8 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.DevelopmentClock;
 import vividcrown.core.assumptions.Figure;
@@ -131,10 +133,11 @@ public final class LifeFold {
                 advance(Stage.DRONE_LAYER);
             }
             case QueenEvent.NotFound _ -> milestones.merge(Milestone.NOT_FOUND, day, LifeFold::later);
-            case QueenEvent.Marked(YearColour colour, String number) -> {
+            case QueenEvent.Marked(Optional<YearColour> colour, String number) -> {
                 milestones.put(Milestone.MARKED, day);
                 milestones.remove(Milestone.MARK_LOST);
-                mark = number.isBlank() ? colour.name() : colour.name() + " " + number.strip();
+                mark = Stream.concat(colour.map(YearColour::name).stream(), Stream.of(number.strip()))
+                        .filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
                 if (stage.isCell()) {
                     clash(entry, "clash.markedCell");
                 }

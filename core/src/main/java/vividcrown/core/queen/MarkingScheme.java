@@ -3,6 +3,7 @@ package vividcrown.core.queen;
 import java.util.EnumSet;
 import java.util.List;
 import vividcrown.core.reason.Source;
+import vividcrown.core.reason.Wrong;
 
 /**
  * Which colour the queens of a year are marked with. The colour never overrides a known age.
@@ -20,9 +21,7 @@ public record MarkingScheme(List<YearColour> colours) {
     public MarkingScheme {
         colours = List.copyOf(colours);
         if (colours.size() != YEARS || EnumSet.copyOf(colours).size() != YEARS) {
-            throw new IllegalArgumentException(
-                    "A marking scheme has one colour for each of five years, none twice, but got %s"
-                            .formatted(colours));
+            throw Wrong.of("wrong.MarkingScheme", colours);
         }
     }
 

@@ -12,6 +12,7 @@ import vividcrown.core.journal.Role;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
 import vividcrown.core.rearing.RearingDeed;
+import vividcrown.core.reason.Wrong;
 
 /** What people see of cells and queens, and do with them. */
 public sealed interface QueenDeed extends AffectsQueens {
@@ -28,16 +29,17 @@ public sealed interface QueenDeed extends AffectsQueens {
      * @param stage how far she has come: a virgin or older
      * @param emergenceYear year of her colour, 0 if unknown
      * @param line the line she belongs to; empty if it is not known
+     * @param origin where she comes from; empty if nobody said
      */
     record Known(UUID queen, String code, String name, boolean breeder, Optional<UUID> mother, Stage stage,
-            int emergenceYear, String line) implements QueenDeed {
+            int emergenceYear, String line, Optional<Origin> origin) implements QueenDeed {
         public Known {
             new Faults().text("code", code, 1, 40).text("name", name, 0, 60).text("line", line, 0, 60)
                     .unless(!stage.isCell() && !stage.isEnd(),
                             "fault.knownStage", stage)
                     .unless(emergenceYear == 0 || emergenceYear >= 1950 && emergenceYear <= 2200,
                             "fault.emergenceYear", String.valueOf(emergenceYear))
-                    .refuse();
+                    .unless(mother.filter(queen::equals).isEmpty(), "fault.ownMother").refuse();
         }
 
         @Override
@@ -65,12 +67,12 @@ public sealed interface QueenDeed extends AffectsQueens {
             took = Set.copyOf(took);
             didNotTake = Set.copyOf(didNotTake);
             if (took.isEmpty() && didNotTake.isEmpty()) {
-                throw new IllegalArgumentException("took and didNotTake are both empty: name at least one cup");
+                throw Wrong.of("wrong.QueenDeed");
             }
             Set<UUID> both = new HashSet<>(took);
             both.retainAll(didNotTake);
             if (!both.isEmpty()) {
-                throw new IllegalArgumentException("a cup cannot have taken and not taken: %s".formatted(both));
+                throw Wrong.of("wrong.QueenDeed.2", both);
             }
         }
 
@@ -147,10 +149,16 @@ public sealed interface QueenDeed extends AffectsQueens {
         }
     }
 
-    /** @param number on the disc, empty if none; at most 8 characters */
-    record Marked(UUID queen, YearColour colour, String number) implements OfOne {
+    /**
+     * She wears a mark.
+     *
+     * @param colour empty for a number without a colour
+     * @param number on the disc, empty if none; at most 8 characters
+     */
+    record Marked(UUID queen, Optional<YearColour> colour, String number) implements OfOne {
         public Marked {
-            new Faults().text("number", number, 0, 8).refuse();
+            new Faults().text("number", number, 0, 8)
+                    .unless(colour.isPresent() || !number.isBlank(), "fault.markOfNothing").refuse();
         }
 
         @Override
@@ -160,11 +168,12 @@ public sealed interface QueenDeed extends AffectsQueens {
     }
 
     /**
-     * She left the operation for good: sold, given away, shaken out.
+     * She left the operation for good.
      *
      * @param whereTo in words, may be empty
+     * @param why empty if nobody said
      */
-    record TakenOut(UUID queen, String whereTo) implements OfOne {
+    record TakenOut(UUID queen, String whereTo, Optional<Leaving> why) implements OfOne {
         public TakenOut {
             new Faults().text("whereTo", whereTo, 0, 200).refuse();
         }
@@ -172,6 +181,14 @@ public sealed interface QueenDeed extends AffectsQueens {
         @Override
         public QueenEvent event() {
             return new QueenEvent.TakenOut();
+        }
+    }
+
+    /** A mother to graft from, or no longer one. */
+    record BreederSaid(UUID queen, boolean breeder) implements OfOne {
+        @Override
+        public QueenEvent event() {
+            return new QueenEvent.Noted();
         }
     }
 

@@ -1,6 +1,8 @@
 package vividcrown.core.queen;
 
+import java.util.Optional;
 import java.util.UUID;
+import vividcrown.core.reason.Wrong;
 
 /** Something that was seen of, or done with, one queen: from cell cup to her end. A closed family. */
 public sealed interface QueenEvent {
@@ -72,7 +74,8 @@ public sealed interface QueenEvent {
     record Dead() implements QueenEvent {
     }
 
-    record Marked(YearColour colour, String number) implements QueenEvent {
+    /** @param colour empty for a number alone */
+    record Marked(Optional<YearColour> colour, String number) implements QueenEvent {
     }
 
     /** Seen, but her mark is gone. */
@@ -90,9 +93,7 @@ public sealed interface QueenEvent {
     record Known(Stage stage, int emergenceYear) implements QueenEvent {
         public Known {
             if (emergenceYear < 0 || emergenceYear > 2200) {
-                throw new IllegalArgumentException(
-                        "emergenceYear must lie between 1 and 2200, or be 0 for unknown, but is %d"
-                                .formatted(emergenceYear));
+                throw Wrong.of("wrong.QueenEvent", emergenceYear);
             }
         }
     }

@@ -63,6 +63,9 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
 
     /** The dates first, then what is due. */
     private static final class Reckoning {
+        /** A look so many days ago is as good as one of today. Common practice. */
+        private static final int FRESH_LOOK_DAYS = 2;
+
         private final QueenLife life;
         private final Optional<GraftPlan> plan;
         private final Assumptions assumptions;
@@ -185,7 +188,13 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
 
         private Due dueAsVirgin(DatedSpan emergence, Optional<Double> comesGood) {
             LocalDate hopeless = emergence.likely().plusDays(assumptions.dronesOnly());
-            if (life.has(Milestone.LAST_LOOK_WITHOUT_EGGS) && !today.isBefore(hopeless)) {
+            Optional<LocalDate> eggless = life.on(Milestone.LAST_LOOK_WITHOUT_EGGS);
+            if (eggless.isPresent() && !today.isBefore(hopeless)) {
+                if (eggless.get().isBefore(hopeless.minusDays(FRESH_LOOK_DAYS))) {
+                    // she may have begun since: nobody is replaced unseen
+                    return due(Work.LOOK_AGAIN, DaySpan.ofDays(0, 0, 2).from(hopeless),
+                            Reason.of(Source.COMMON_PRACTICE, "due.decide", eggless.get(), hopeless));
+                }
                 return replace(hopeless, Reason.of(Source.COMMON_PRACTICE, "due.hopeless", emergence, hopeless));
             }
             Optional<LocalDate> notFound = life.on(Milestone.NOT_FOUND);

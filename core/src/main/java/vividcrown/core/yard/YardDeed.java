@@ -89,6 +89,10 @@ public sealed interface YardDeed extends Deed {
         }
     }
 
+    /** What bees find here now, as somebody saw it; it is believed for some days. */
+    record FlowSaid(UUID yard, Flow flow) implements YardDeed {
+    }
+
     /** No hive is kept here any more. */
     record Closed(UUID yard) implements YardDeed {
     }

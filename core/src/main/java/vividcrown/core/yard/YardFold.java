@@ -19,11 +19,12 @@ public final class YardFold {
      * @param opened how it was described last
      * @param climate what was said of its climate, if anything
      * @param stationOn the simulated station is switched on
+     * @param flow what bees found here, as somebody said last, and when
      * @param closedOn the day it was closed, unless it was opened again since
      * @param days weather of past days as noted, by the day
      */
     public record State(YardDeed.Opened opened, Optional<YardDeed.ClimateSaid> climate, boolean stationOn,
-            Set<SiteCondition> conditions, String rules, Optional<LocalDate> closedOn,
+            Set<SiteCondition> conditions, String rules, Optional<FlowNoted> flow, Optional<LocalDate> closedOn,
             Map<LocalDate, YardDeed.DayNoted> days) {
 
         /** As it was said, or else the likeliest for the place. */
@@ -33,6 +34,10 @@ public final class YardFold {
         }
     }
 
+    /** @param on the day on which it was so */
+    public record FlowNoted(Flow flow, LocalDate on) {
+    }
+
     /** @param record its standing entries, in order of happening @return empty if it was never opened */
     public static Optional<State> fold(List<Entry> record) {
         Optional<YardDeed.Opened> opened = Optional.empty();
@@ -40,6 +45,7 @@ public final class YardFold {
         boolean stationOn = false;
         Set<SiteCondition> conditions = Set.of();
         String rules = "";
+        Optional<FlowNoted> flow = Optional.empty();
         Optional<LocalDate> closedOn = Optional.empty();
         Map<LocalDate, YardDeed.DayNoted> days = new TreeMap<>();
         for (Entry entry : record) {
@@ -56,12 +62,13 @@ public final class YardFold {
                         conditions = one.conditions();
                         rules = one.rules();
                     }
+                    case YardDeed.FlowSaid one -> flow = Optional.of(new FlowNoted(one.flow(), entry.day()));
                     case YardDeed.Closed _ -> closedOn = Optional.of(entry.day());
                 }
             }
         }
         return opened.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new State(opened.get(), climate, stationOn, conditions, rules, closedOn, days));
+                : Optional.of(new State(opened.get(), climate, stationOn, conditions, rules, flow, closedOn, days));
     }
 }

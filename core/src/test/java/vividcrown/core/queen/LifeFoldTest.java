@@ -10,6 +10,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import net.jqwik.api.ForAll;
@@ -32,7 +33,7 @@ class LifeFoldTest {
         assertThat(lives.on(13, new QueenEvent.Emerged()).life().stage()).isEqualTo(Stage.VIRGIN);
         assertThat(lives.on(24, new QueenEvent.EggsSeen()).life().stage()).isEqualTo(Stage.LAYING);
         assertThat(lives.on(33, new QueenEvent.SealedWorkerBroodSeen()).life().stage()).isEqualTo(Stage.JUDGED);
-        lives.on(33, new QueenEvent.Marked(YearColour.WHITE, "14"));
+        lives.on(33, new QueenEvent.Marked(Optional.of(YearColour.WHITE), "14"));
         assertThat(lives.life().mark()).isEqualTo("WHITE 14");
         assertThat(lives.life().emergenceYear()).isEqualTo(2026);
         assertThat(lives.fold().contradictions()).isEmpty();

@@ -101,6 +101,20 @@ class QueenOutlookTest {
         }
 
         @Test
+        void is_never_given_up_unseen() {
+            // she may have begun to lay since: on the day of the decision somebody looks once more
+            Lives lookedLongAgo = virgin().on(30, new QueenEvent.NoEggsYet());
+            Due decide = due(lookedLongAgo.outlookOn(12 + 28));
+            assertThat(decide.work()).isEqualTo(Work.LOOK_AGAIN);
+            assertThat(decide.window().earliest()).isEqualTo(day(12 + 28));
+            assertThat(decide.reasons().getFirst().fact().toString()).contains("Look once more");
+            assertThat(due(lookedLongAgo.on(41, new QueenEvent.NoEggsYet()).outlookOn(41)).work())
+                    .isEqualTo(Work.REPLACE);
+            assertThat(due(lookedLongAgo.on(41, new QueenEvent.EggsSeen()).outlookOn(41)).work())
+                    .isEqualTo(Work.JUDGE_BROOD);
+        }
+
+        @Test
         void not_found_is_looked_for_again_in_one_to_two_weeks() {
             Due again = due(virgin().on(25, new QueenEvent.NotFound()).outlookOn(25));
             assertThat(again.work()).isEqualTo(Work.FIND_AGAIN);
@@ -127,8 +141,9 @@ class QueenOutlookTest {
                     new QueenEvent.SealedWorkerBroodSeen());
             assertThat(due(judged.outlookOn(33)).work()).isEqualTo(Work.MARK);
             assertThat(due(judged.outlookOn(33)).reasons().getFirst().fact())
-                    .hasToString("Laying is judged sound. White for 2026.");
-            assertThat(judged.on(33, new QueenEvent.Marked(YearColour.WHITE, "")).outlookOn(34).due()).isEmpty();
+                    .hasToString("Laying is judged sound. Mark her white, the colour of 2026.");
+            assertThat(judged.on(33, new QueenEvent.Marked(Optional.of(YearColour.WHITE), "")).outlookOn(34).due())
+                    .isEmpty();
         }
 
         @Test
@@ -193,13 +208,15 @@ class QueenOutlookTest {
     @Test
     void a_lost_mark_is_a_question_not_a_lost_queen() {
         Lives lives = Lives.placed().on(12, new QueenEvent.Emerged()).on(25, new QueenEvent.EggsSeen())
-                .on(34, new QueenEvent.SealedWorkerBroodSeen()).on(34, new QueenEvent.Marked(YearColour.WHITE, "7"))
+                .on(34, new QueenEvent.SealedWorkerBroodSeen())
+                .on(34, new QueenEvent.Marked(Optional.of(YearColour.WHITE), "7"))
                 .on(50, new QueenEvent.MarkLost());
         assertThat(lives.life().isAlive()).isTrue();
         assertThat(lives.life().mark()).isEmpty();
         Due due = lives.outlookOn(51).due().orElseThrow();
         assertThat(due.work()).isEqualTo(Work.CHECK_MARK);
         assertThat(due.reasons().getFirst().fact().toString()).contains("wear off", "superseded");
-        assertThat(lives.on(52, new QueenEvent.Marked(YearColour.WHITE, "7")).outlookOn(52).due()).isEmpty();
+        assertThat(lives.on(52, new QueenEvent.Marked(Optional.of(YearColour.WHITE), "7")).outlookOn(52).due())
+                .isEmpty();
     }
 }
