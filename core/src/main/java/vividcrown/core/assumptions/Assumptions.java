@@ -2,6 +2,7 @@ package vividcrown.core.assumptions;
 
 import java.util.Map;
 import vividcrown.core.reason.Source;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.time.DaySpan;
 
 /**
@@ -24,8 +25,7 @@ public record Assumptions(Map<Figure, DaySpan> own) {
         own = Map.copyOf(own);
         own.forEach((figure, span) -> {
             if (span.earliestHours() < 0 || span.latestDay() > LONGEST_DAYS) {
-                throw new IllegalArgumentException(
-                        "%s must lie between 0 and %d days, but is %s".formatted(figure, LONGEST_DAYS, span));
+                throw Wrong.of("wrong.Assumptions", figure, LONGEST_DAYS, span);
             }
         });
         clock(own, DevelopmentClock.QUEEN, Figure.QUEEN_SEALED, Figure.QUEEN_EMERGES);
@@ -34,8 +34,7 @@ public record Assumptions(Map<Figure, DaySpan> own) {
         int late = span(own, Figure.LATE).likelyDay();
         int dronesOnly = span(own, Figure.DRONES_ONLY).likelyDay();
         if (late > dronesOnly) {
-            throw new IllegalArgumentException(
-                    "LATE (%d days) must not come after DRONES_ONLY (%d days)".formatted(late, dronesOnly));
+            throw Wrong.of("wrong.Assumptions.2", late, dronesOnly);
         }
     }
 

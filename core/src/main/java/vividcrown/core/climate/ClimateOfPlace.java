@@ -5,6 +5,7 @@ import java.util.List;
 import org.hipparchus.special.Erf;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.time.Monthly;
 
 /**
@@ -24,8 +25,7 @@ public record ClimateOfPlace(Climate climate, int elevationMetres, boolean south
     public ClimateOfPlace {
         ownHighs = List.copyOf(ownHighs);
         if (!ownHighs.isEmpty() && ownHighs.size() != 12) {
-            throw new IllegalArgumentException(
-                    "Own highs are twelve, one a month, but are %d".formatted(ownHighs.size()));
+            throw Wrong.of("wrong.ClimateOfPlace", ownHighs.size());
         }
     }
 

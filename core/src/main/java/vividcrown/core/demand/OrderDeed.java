@@ -13,6 +13,7 @@ import vividcrown.core.journal.Touch;
 import vividcrown.core.queen.AffectsQueens;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.QueenEvent;
+import vividcrown.core.reason.Wrong;
 
 /** What becomes of orders. */
 public sealed interface OrderDeed extends Deed {
@@ -42,7 +43,7 @@ public sealed interface OrderDeed extends Deed {
     record MovedOn(UUID order, OrderState state) implements OrderDeed {
         public MovedOn {
             if (state == OrderState.DELIVERED) {
-                throw new IllegalArgumentException("state cannot be DELIVERED here: hand the queens over instead");
+                throw Wrong.of("wrong.OrderDeed");
             }
         }
     }
@@ -58,16 +59,15 @@ public sealed interface OrderDeed extends Deed {
             promised = Set.copyOf(promised);
             letGo = Set.copyOf(letGo);
             if (promised.isEmpty() && letGo.isEmpty()) {
-                throw new IllegalArgumentException("promised and letGo are both empty: choose at least one queen");
+                throw Wrong.of("wrong.OrderDeed.2");
             }
             if (promised.size() > OrderTerms.MOST || letGo.size() > OrderTerms.MOST) {
-                throw new IllegalArgumentException("promised and letGo hold at most %d queens each, but have %d and %d"
-                        .formatted(OrderTerms.MOST, promised.size(), letGo.size()));
+                throw Wrong.of("wrong.OrderDeed.3", OrderTerms.MOST, promised.size(), letGo.size());
             }
             Set<UUID> both = new HashSet<>(promised);
             both.retainAll(letGo);
             if (!both.isEmpty()) {
-                throw new IllegalArgumentException("a queen cannot be promised and let go at once: %s".formatted(both));
+                throw Wrong.of("wrong.OrderDeed.4", both);
             }
         }
 
@@ -93,9 +93,7 @@ public sealed interface OrderDeed extends Deed {
         public Delivered {
             queens = Set.copyOf(queens);
             if (count < 1 || count > OrderTerms.MOST || count < queens.size()) {
-                throw new IllegalArgumentException(
-                        "count must lie between %d and %d, but is %d".formatted(Math.max(1, queens.size()),
-                                OrderTerms.MOST, count));
+                throw Wrong.of("wrong.OrderDeed.5", Math.max(1, queens.size()), OrderTerms.MOST, count);
             }
         }
 

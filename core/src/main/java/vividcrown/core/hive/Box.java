@@ -4,6 +4,7 @@ import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import vividcrown.core.reason.Wrong;
 
 /**
  * A part of a stack, as it comes into the record.
@@ -19,18 +20,16 @@ public record Box(UUID id, BoxKind kind, String format, int slots, int frames) {
 
     public Box {
         if (kind.hasFrames() && (slots < 1 || slots > MOST_SLOTS)) {
-            throw new IllegalArgumentException(
-                    "slots must lie between 1 and %d, but is %d".formatted(MOST_SLOTS, slots));
+            throw Wrong.of("wrong.Box", MOST_SLOTS, slots);
         }
         if (kind.hasFrames() && format.isBlank()) {
-            throw new IllegalArgumentException("format must name the frames that hang in it, but is empty");
+            throw Wrong.of("wrong.Box.2");
         }
         if (!kind.hasFrames() && slots != 0) {
-            throw new IllegalArgumentException("slots must be 0 in a %s, but is %d".formatted(kind, slots));
+            throw Wrong.of("wrong.Box.3", kind, slots);
         }
         if (frames < 0 || frames > slots) {
-            throw new IllegalArgumentException("frames must lie between 0 and slots (%d), but is %d"
-                    .formatted(slots, frames));
+            throw Wrong.of("wrong.Box.4", slots, frames);
         }
     }
 

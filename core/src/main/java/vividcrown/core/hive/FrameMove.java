@@ -3,6 +3,7 @@ package vividcrown.core.hive;
 import java.util.Set;
 import java.util.UUID;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Wrong;
 
 /**
  * One frame that went from one place to another.
@@ -14,8 +15,7 @@ public record FrameMove(UUID frame, Spot from, Spot to, Set<Sign> signs) {
     public FrameMove {
         signs = Set.copyOf(signs);
         if (from.equals(to)) {
-            throw new IllegalArgumentException(
-                    "from and to must differ, but both are %s: leave this frame out".formatted(from));
+            throw Wrong.of("wrong.FrameMove", from);
         }
     }
 }

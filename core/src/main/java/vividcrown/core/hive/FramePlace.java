@@ -1,6 +1,7 @@
 package vividcrown.core.hive;
 
 import java.util.UUID;
+import vividcrown.core.reason.Wrong;
 
 /** Where a frame is. */
 public sealed interface FramePlace {
@@ -13,8 +14,7 @@ public sealed interface FramePlace {
     record InBox(UUID box, int slot) implements FramePlace {
         public InBox {
             if (slot < 1 || slot > Box.MOST_SLOTS) {
-                throw new IllegalArgumentException(
-                        "slot must lie between 1 and %d, but is %d".formatted(Box.MOST_SLOTS, slot));
+                throw Wrong.of("wrong.FramePlace", Box.MOST_SLOTS, slot);
             }
         }
     }
@@ -27,7 +27,7 @@ public sealed interface FramePlace {
     record Stored(String where) implements FramePlace {
         public Stored {
             if (where.isBlank()) {
-                throw new IllegalArgumentException("where must say in which store it is, but is empty");
+                throw Wrong.of("wrong.FramePlace.2");
             }
         }
     }

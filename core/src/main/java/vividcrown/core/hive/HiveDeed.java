@@ -12,6 +12,7 @@ import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.yard.YardDeed;
 
@@ -178,8 +179,7 @@ public sealed interface HiveDeed extends Deed {
             Set<Spot> taken = new HashSet<>();
             for (FrameMove move : moves) {
                 if (move.to() instanceof Spot.InHive && !taken.add(move.to())) {
-                    throw new IllegalArgumentException(
-                            "two frames cannot go to %s: choose another slot for one of them".formatted(move.to()));
+                    throw Wrong.of("wrong.HiveDeed", move.to());
                 }
             }
         }
@@ -200,8 +200,7 @@ public sealed interface HiveDeed extends Deed {
     record Read(UUID hive, ReadingNotes notes) implements HiveDeed {
         public Read {
             if (notes.isEmpty()) {
-                throw new IllegalArgumentException(
-                        "notes must say what was seen, but are empty: tap at least one sign");
+                throw Wrong.of("wrong.HiveDeed.2");
             }
         }
 
@@ -284,10 +283,10 @@ public sealed interface HiveDeed extends Deed {
 
     private static void checkFrames(List<UUID> frames) {
         if (frames.isEmpty()) {
-            throw new IllegalArgumentException("at least one frame must be named");
+            throw Wrong.of("wrong.HiveDeed.3");
         }
         if (new HashSet<>(frames).size() < frames.size()) {
-            throw new IllegalArgumentException("a frame is named twice: name each once");
+            throw Wrong.of("wrong.HiveDeed.4");
         }
     }
 }

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
+import vividcrown.core.reason.Wrong;
 
 /**
  * What a colony has to live on, from a lift and the frames of honey counted, and what it wants fed.
@@ -27,8 +28,7 @@ public record Stores(double leastKg, double mostKg, List<Reason> reasons) {
 
     public Stores {
         if (!(leastKg >= 0 && mostKg >= leastKg)) {
-            throw new IllegalArgumentException(
-                    "0 <= leastKg <= mostKg, but they are %s and %s".formatted(leastKg, mostKg));
+            throw Wrong.of("wrong.Stores", leastKg, mostKg);
         }
         reasons = List.copyOf(reasons);
     }

@@ -1,5 +1,7 @@
 package vividcrown.core.hive;
 
+import vividcrown.core.reason.Wrong;
+
 /**
  * Brood and bees from counted comb sides. Worker comb holds about 400 cells per dm² of one side, and a side densely
  * covered holds about 125–130 bees per dm² (Imdorf et al. 1987; Delaplane, van der Steen &amp; Guzman-Novoa 2013, values
@@ -15,8 +17,7 @@ public record Strength(double sideSquareDecimetres) {
 
     public Strength {
         if (!(sideSquareDecimetres > 0)) {
-            throw new IllegalArgumentException(
-                    "sideSquareDecimetres must be above 0, but is %s".formatted(sideSquareDecimetres));
+            throw Wrong.of("wrong.Strength", sideSquareDecimetres);
         }
     }
 

@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Wrong;
 
 /**
  * One line of the table of likelihoods: how often a sign is seen, by the state of the colony, when somebody looks for it.
@@ -32,8 +33,7 @@ record SignOdds(Sign sign, Group group, Map<Status, Double> seen) {
         seen = Map.copyOf(seen);
         seen.forEach((status, chance) -> {
             if (chance <= 0 || chance >= 1) {
-                throw new IllegalArgumentException(
-                        "%s given %s must lie between 0 and 1, but is %s".formatted(sign, status, chance));
+                throw Wrong.of("wrong.SignOdds", sign, status, chance);
             }
         });
     }

@@ -1,6 +1,7 @@
 package vividcrown.core.mating;
 
 import java.time.LocalDate;
+import vividcrown.core.reason.Wrong;
 
 /**
  * The weather of one afternoon, 12 to 17 h sun time.
@@ -17,8 +18,7 @@ public record Afternoon(LocalDate day, double airCelsius, double windKmh, double
 
     public Afternoon {
         if (!(brightShare >= 0 && brightShare <= 1)) {
-            throw new IllegalArgumentException(
-                    "brightShare must lie between 0 and 1, but is %s".formatted(brightShare));
+            throw Wrong.of("wrong.Afternoon", brightShare);
         }
     }
 

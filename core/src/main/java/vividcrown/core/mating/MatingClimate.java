@@ -2,6 +2,7 @@ package vividcrown.core.mating;
 
 import java.time.LocalDate;
 import java.util.List;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.time.Monthly;
 
 /** How often a queen can fly to mate at a place: the chance of a fit afternoon on a day, from its climate. */
@@ -22,8 +23,7 @@ public interface MatingClimate {
      */
     static MatingClimate byMonth(List<Double> chances) {
         if (chances.size() != 12 || chances.stream().anyMatch(chance -> !(chance >= 0 && chance <= 1))) {
-            throw new IllegalArgumentException(
-                    "A climate has twelve chances between 0 and 1, one a month, but got %s".formatted(chances));
+            throw Wrong.of("wrong.MatingClimate", chances);
         }
         return new Monthly(chances)::on;
     }

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import org.shredzone.commons.suncalc.SunTimes;
+import vividcrown.core.reason.Wrong;
 
 /**
  * The clock hours in which queens fly at a place: 12:00 to 17:00 by the sun (common practice), which in summer time far
@@ -23,7 +24,7 @@ public record MatingHours(ZonedDateTime from, ZonedDateTime until) {
      */
     public static MatingHours at(LocalDate day, double latitude, double longitude, ZoneId zone) {
         if (Math.abs(latitude) > 66) {
-            throw new IllegalArgumentException("latitude must lie between -66 and 66, but is %s".formatted(latitude));
+            throw Wrong.of("wrong.MatingHours", latitude);
         }
         ZonedDateTime noon = SunTimes.compute().on(day).at(latitude, longitude).timezone(zone).execute().getNoon();
         return new MatingHours(noon, noon.plus(FLIGHT_HOURS));

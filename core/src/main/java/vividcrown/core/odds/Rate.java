@@ -2,6 +2,7 @@ package vividcrown.core.odds;
 
 import org.hipparchus.analysis.solvers.BrentSolver;
 import org.hipparchus.distribution.continuous.BetaDistribution;
+import vividcrown.core.reason.Wrong;
 
 /**
  * What is believed about a share of successes, as a Beta distribution. Counts are added to it as they come in.
@@ -17,8 +18,7 @@ public record Rate(double successes, double failures) {
 
     public Rate {
         if (!(successes > 0) || !(failures > 0)) {
-            throw new IllegalArgumentException(
-                    "A rate needs successes and failures above 0, but got %s and %s".formatted(successes, failures));
+            throw Wrong.of("wrong.Rate", successes, failures);
         }
     }
 
@@ -35,8 +35,7 @@ public record Rate(double successes, double failures) {
      */
     public static Rate fromUsualAndPoorDay(double mean, double poorDay) {
         if (!(0 < poorDay && poorDay < mean && mean < 1)) {
-            throw new IllegalArgumentException(
-                    "Needs 0 < poorDay < mean < 1, but got poorDay %s and mean %s".formatted(poorDay, mean));
+            throw Wrong.of("wrong.Rate.2", poorDay, mean);
         }
         double weight = new BrentSolver(1e-9).solve(200,
                 candidate -> of(mean * candidate, (1 - mean) * candidate).quantile(0.05) - poorDay, 0.5, 5000);
@@ -57,8 +56,7 @@ public record Rate(double successes, double failures) {
     /** The belief after counting {@code succeeded} out of {@code tried} more, parts allowed. */
     public Rate updatedBy(double succeeded, double tried) {
         if (!(succeeded >= 0 && succeeded <= tried)) {
-            throw new IllegalArgumentException("succeeded must lie between 0 and tried (%s), but is %s"
-                    .formatted(number(tried), number(succeeded)));
+            throw Wrong.of("wrong.Rate.3", number(tried), number(succeeded));
         }
         return new Rate(successes + succeeded, failures + tried - succeeded);
     }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.TreeMap;
+import vividcrown.core.reason.Wrong;
 
 /**
  * The odds of one step of loss for a batch, by what surrounds it: learnt from counted batches, each month, builder,
@@ -47,8 +48,7 @@ public final class StepOdds {
     public record Count(int tried, int succeeded) {
         public Count {
             if (succeeded < 0 || succeeded > tried) {
-                throw new IllegalArgumentException(
-                        "succeeded must lie between 0 and tried (%d), but is %d".formatted(tried, succeeded));
+                throw Wrong.of("wrong.StepOdds", tried, succeeded);
             }
         }
 

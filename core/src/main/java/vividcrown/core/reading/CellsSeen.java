@@ -1,5 +1,7 @@
 package vividcrown.core.reading;
 
+import vividcrown.core.reason.Wrong;
+
 /**
  * Queen cells of one look in one place.
  *
@@ -8,7 +10,7 @@ package vividcrown.core.reading;
 public record CellsSeen(CellLook look, CombPlace place, int count) {
     public CellsSeen {
         if (count < 1) {
-            throw new IllegalArgumentException("count must be at least 1, but is %d".formatted(count));
+            throw Wrong.of("wrong.CellsSeen", count);
         }
     }
 }

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
+import vividcrown.core.reason.Wrong;
 
 /**
  * What was seen at a colony on one day. What stands in neither set was not looked for, and proves nothing.
@@ -27,7 +28,7 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         EnumSet<Sign> both = EnumSet.copyOf(there);
         both.retainAll(missing);
         if (!both.isEmpty()) {
-            throw new IllegalArgumentException("%s: %s cannot be both seen and absent".formatted(day, both));
+            throw Wrong.of("wrong.Reading", day, both);
         }
         seen = Set.copyOf(there);
         absent = Set.copyOf(missing);

@@ -1,5 +1,7 @@
 package vividcrown.core.rearing;
 
+import vividcrown.core.reason.Wrong;
+
 /**
  * How often a cell builder can be loaded. Common practice, the numbers from memory; an operation that knows its builders
  * better says so.
@@ -12,9 +14,7 @@ public record BuilderRhythm(int daysBetweenLoads, int loadsBeforeRest, int restD
 
     public BuilderRhythm {
         if (daysBetweenLoads < 1 || loadsBeforeRest < 1 || restDays < 0) {
-            throw new IllegalArgumentException(
-                    "daysBetweenLoads and loadsBeforeRest must be 1 or more, restDays 0 or more, but they are %d, %d, %d"
-                            .formatted(daysBetweenLoads, loadsBeforeRest, restDays));
+            throw Wrong.of("wrong.BuilderRhythm", daysBetweenLoads, loadsBeforeRest, restDays);
         }
     }
 

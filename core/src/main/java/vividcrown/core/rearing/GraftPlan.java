@@ -1,6 +1,7 @@
 package vividcrown.core.rearing;
 
 import java.time.LocalDate;
+import vividcrown.core.reason.Wrong;
 
 /**
  * A graft as it is asked for.
@@ -19,8 +20,7 @@ public record GraftPlan(LocalDate graftDay, LarvaAge larvaAge, BuilderSchool sch
 
     public GraftPlan {
         if (!(incubatorCelsius >= 20 && incubatorCelsius <= 45)) {
-            throw new IllegalArgumentException(
-                    "incubatorCelsius must lie between 20 and 45 °C, but is %s".formatted(incubatorCelsius));
+            throw Wrong.of("wrong.GraftPlan", incubatorCelsius);
         }
     }
 

@@ -1,6 +1,7 @@
 package vividcrown.core.rearing;
 
 import java.time.LocalDate;
+import vividcrown.core.reason.Wrong;
 
 /**
  * For whom some of a graft's cups are.
@@ -12,7 +13,7 @@ import java.time.LocalDate;
 public record GraftShare(String demand, int cups, LocalDate delivery) {
     public GraftShare {
         if (cups < 1 || cups > 300) {
-            throw new IllegalArgumentException("cups must lie between 1 and 300, but is %d".formatted(cups));
+            throw Wrong.of("wrong.GraftShare", cups);
         }
     }
 }

@@ -42,7 +42,7 @@ public record Sentence(String key, List<Object> arguments) {
         MessageFormat pattern = PATTERNS.computeIfAbsent(new Written(key, locale), Sentence::pattern);
         Object[] filled = arguments.stream().map(argument -> written(argument, locale)).toArray();
         // a format must not be used by two at once
-        return ((MessageFormat) pattern.clone()).format(filled);
+        return Measures.said(((MessageFormat) pattern.clone()).format(filled));
     }
 
     private static MessageFormat pattern(Written written) {
@@ -59,22 +59,28 @@ public record Sentence(String key, List<Object> arguments) {
 
     private static Object written(Object argument, Locale locale) {
         return switch (argument) {
-            case LocalDate day ->
-                WEEKDAYS.computeIfAbsent(locale, one -> DateTimeFormatter.ofPattern("EEE d MMMM", one))
-                        .format(day);
-            case DatedSpan span -> written(span, locale);
+            case LocalDate day -> WEEKDAYS.computeIfAbsent(Measures.daysOf(locale),
+                    one -> format(one, "EEE d MMMM", "MMMMEEEd")).format(day);
+            case DatedSpan span -> written(span, Measures.daysOf(locale));
             case DaySpan length -> written(length, locale);
             case Sentence sentence -> sentence.in(locale);
             default -> argument;
         };
     }
 
+    /** English as people here say it; every other way as its own people do. @param parts of the day that are wanted */
+    private static DateTimeFormatter format(Locale locale, String english, String parts) {
+        return locale.equals(Locale.ENGLISH)
+                ? DateTimeFormatter.ofPattern(english, locale)
+                : DateTimeFormatter.ofLocalizedPattern(parts).withLocale(locale);
+    }
+
     private static String written(DatedSpan span, Locale locale) {
-        DateTimeFormatter full = DAYS.computeIfAbsent(locale, one -> DateTimeFormatter.ofPattern("d MMMM", one));
+        DateTimeFormatter full = DAYS.computeIfAbsent(locale, one -> format(one, "d MMMM", "MMMMd"));
         if (span.earliest().equals(span.latest())) {
             return full.format(span.earliest());
         }
-        boolean sameMonth = span.earliest().getMonth() == span.latest().getMonth();
+        boolean sameMonth = span.earliest().getMonth() == span.latest().getMonth() && locale.equals(Locale.ENGLISH);
         String first = sameMonth ? String.valueOf(span.earliest().getDayOfMonth()) : full.format(span.earliest());
         return first + "–" + full.format(span.latest());
     }

@@ -6,6 +6,7 @@ import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Role;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.reason.Wrong;
 
 /** What people say of the round itself. */
 public sealed interface RoundDeed extends Deed {
@@ -23,7 +24,7 @@ public sealed interface RoundDeed extends Deed {
     record NotPossible(UUID putOff, SubjectKind subjectKind, UUID subject, String job) implements RoundDeed {
         public NotPossible {
             if (job.isBlank() || job.length() > 40) {
-                throw new IllegalArgumentException("job must be 1 to 40 characters, but is \"%s\"".formatted(job));
+                throw Wrong.of("wrong.RoundDeed", job);
             }
         }
 

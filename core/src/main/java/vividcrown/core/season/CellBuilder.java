@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import vividcrown.core.rearing.BuilderRhythm;
 import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.reason.Wrong;
 
 /**
  * A cell builder as the season is planned with it.
@@ -16,8 +17,7 @@ public record CellBuilder(String id, BuilderSchool school, int load, LocalDate r
 
     public CellBuilder {
         if (load < 1 || load > BuilderSchool.EXCEPTIONAL_LOAD) {
-            throw new IllegalArgumentException("%s: load must lie between 1 and %d, but is %d"
-                    .formatted(id, BuilderSchool.EXCEPTIONAL_LOAD, load));
+            throw Wrong.of("wrong.CellBuilder", id, BuilderSchool.EXCEPTIONAL_LOAD, load);
         }
         grafts = grafts.stream().sorted().toList();
     }

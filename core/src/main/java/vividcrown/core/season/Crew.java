@@ -4,6 +4,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Optional;
 import java.util.Set;
+import vividcrown.core.reason.Wrong;
 
 /**
  * When there are hands.
@@ -19,8 +20,7 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
 
     public Crew {
         if (!(hoursADay > 0 && hoursADay <= 400)) {
-            throw new IllegalArgumentException(
-                    "hoursADay must lie above 0 and at most 400, but is %s".formatted(hoursADay));
+            throw Wrong.of("wrong.Crew", hoursADay);
         }
         daysOff = Set.copyOf(daysOff);
         closed = Set.copyOf(closed);

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
+import vividcrown.core.reason.Wrong;
 
 /**
  * Cells, virgins and queens that are on their way or stand ready: what happened stays.
@@ -21,7 +22,7 @@ public record RunningBatch(String id, Optional<String> line, LocalDate graftDay,
 
     public RunningBatch {
         if (alive < 0) {
-            throw new IllegalArgumentException("%s: alive must be 0 or more, but is %d".formatted(id, alive));
+            throw Wrong.of("wrong.RunningBatch", id, alive);
         }
         passed = List.copyOf(passed);
     }

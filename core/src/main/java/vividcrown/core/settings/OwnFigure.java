@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.time.DaySpan;
 
 /** A day-count as an operation states it, in days and half days, 0–365. */
@@ -13,8 +14,7 @@ public record OwnFigure(Figure figure, double earliest, double likely, double la
     /** @throws IllegalArgumentException unless 0 ≤ earliest ≤ likely ≤ latest ≤ 365 */
     public OwnFigure {
         if (!(earliest >= 0 && latest <= 365)) {
-            throw new IllegalArgumentException("%s must lie between 0 and 365 days, but is %s to %s".formatted(figure,
-                    earliest, latest));
+            throw Wrong.of("wrong.OwnFigure", figure, earliest, latest);
         }
         DaySpan.ofHours(hours(earliest), hours(likely), hours(latest));
     }
@@ -43,7 +43,7 @@ public record OwnFigure(Figure figure, double earliest, double likely, double la
         Map<Figure, DaySpan> own = new EnumMap<>(Figure.class);
         for (OwnFigure one : figures) {
             if (own.put(one.figure(), one.span()) != null) {
-                throw new IllegalArgumentException("%s is given twice".formatted(one.figure()));
+                throw Wrong.of("wrong.OwnFigure.2", one.figure());
             }
         }
         return new Assumptions(own);

@@ -2,13 +2,18 @@ package vividcrown.core.settings;
 
 import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.hive.FrameFormat;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.YearColour;
+import vividcrown.core.reason.Measures;
+import vividcrown.core.reason.Units;
+import vividcrown.core.reason.Wrong;
 import vividcrown.core.swarm.SwarmSchool;
 
 /**
@@ -20,13 +25,14 @@ import vividcrown.core.swarm.SwarmSchool;
  * @param preferred actions that it prefers where several would do
  * @param formats its frames, beside the usual ones
  * @param season hands and places to plan the season with
+ * @param dates language and region that days are written for, as a BCP 47 tag; English as in Britain if left out
  */
 public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units units, SwarmSchool swarm,
-        Set<Action> preferred, List<OwnFormat> formats, SeasonHands season) {
+        Set<Action> preferred, List<OwnFormat> formats, SeasonHands season, Optional<String> dates) {
 
     /** What the trade does. */
     public static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
-            SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL);
+            SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL, Optional.empty());
 
     /**
      * @param name 1–60 characters
@@ -35,12 +41,10 @@ public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units 
     public record OwnFormat(String name, double sideSquareDecimetres) {
         public OwnFormat {
             if (name.isBlank() || name.length() > 60) {
-                throw new IllegalArgumentException(
-                        "name of a format must be 1 to 60 characters, but is \"%s\"".formatted(name));
+                throw Wrong.of("wrong.Settings", name);
             }
             if (!(sideSquareDecimetres >= 1 && sideSquareDecimetres <= 30)) {
-                throw new IllegalArgumentException(
-                        "sideSquareDecimetres must lie between 1 and 30, but is %s".formatted(sideSquareDecimetres));
+                throw Wrong.of("wrong.Settings.2", sideSquareDecimetres);
             }
         }
     }
@@ -53,8 +57,11 @@ public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units 
         formats = List.copyOf(formats);
         OwnFigure.over(figures);
         new MarkingScheme(marking);
+        dates.filter(tag -> Locale.forLanguageTag(tag).getLanguage().isEmpty()).ifPresent(tag -> {
+            throw Wrong.of("wrong.Settings.dates", tag);
+        });
         if (formats.size() > 100) {
-            throw new IllegalArgumentException("formats must be at most 100, but are %d".formatted(formats.size()));
+            throw Wrong.of("wrong.Settings.3", formats.size());
         }
     }
 
@@ -67,6 +74,11 @@ public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units 
         Map<String, Double> all = new LinkedHashMap<>(FrameFormat.sides());
         formats.forEach(one -> all.put(one.name(), one.sideSquareDecimetres()));
         return all;
+    }
+
+    /** What sentences are measured in, and how days are written in them. */
+    public Measures measures() {
+        return new Measures(units, dates.map(Locale::forLanguageTag).orElse(Locale.ENGLISH));
     }
 
     public MarkingScheme scheme() {

@@ -3,6 +3,7 @@ package vividcrown.core.season.demand;
 import java.time.LocalDate;
 import java.util.Optional;
 import vividcrown.core.demand.Product;
+import vividcrown.core.reason.Wrong;
 
 /**
  * What is promised to somebody, or needed at home.
@@ -23,19 +24,16 @@ public record Demand(String id, Product product, int count, LocalDate from, Loca
 
     public Demand {
         if (count < 1 || count > MOST) {
-            throw new IllegalArgumentException("%s: the number must lie between 1 and %d, but is %d"
-                    .formatted(id, MOST, count));
+            throw Wrong.of("wrong.Demand", id, MOST, count);
         }
         if (until.isBefore(from)) {
-            throw new IllegalArgumentException("%s: %s lies before %s. Exchange the days".formatted(id, until, from));
+            throw Wrong.of("wrong.Demand.2", id, until, from);
         }
         if (priority < 1 || priority > 3) {
-            throw new IllegalArgumentException("%s: priority must lie between 1 and 3, but is %d"
-                    .formatted(id, priority));
+            throw Wrong.of("wrong.Demand.3", id, priority);
         }
         if (!(assurance >= 0.5 && assurance <= 0.999)) {
-            throw new IllegalArgumentException("%s: assurance must lie between 0.5 and 0.999, but is %s"
-                    .formatted(id, assurance));
+            throw Wrong.of("wrong.Demand.4", id, assurance);
         }
     }
 }

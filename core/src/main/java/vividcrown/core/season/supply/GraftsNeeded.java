@@ -9,6 +9,7 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
+import vividcrown.core.reason.Wrong;
 
 /**
  * The smallest number of grafts that meets a demand with the chosen assurance, and which step holds it back.
@@ -46,15 +47,13 @@ public record GraftsNeeded(Optional<Integer> grafts, Yield yield, double chance,
     public static GraftsNeeded forDemand(Product product, int wanted, double assurance, int batches,
             Map<LossStep, Rate> rates) {
         if (wanted < 1 || wanted > MOST_GRAFTS) {
-            throw new IllegalArgumentException(
-                    "wanted must lie between 1 and %d, but is %d".formatted(MOST_GRAFTS, wanted));
+            throw Wrong.of("wrong.GraftsNeeded", MOST_GRAFTS, wanted);
         }
         if (!(assurance >= 0.5 && assurance <= 0.999)) {
-            throw new IllegalArgumentException(
-                    "assurance must lie between 0.5 and 0.999, but is %s".formatted(assurance));
+            throw Wrong.of("wrong.GraftsNeeded.2", assurance);
         }
         if (batches < 1 || batches > 40) {
-            throw new IllegalArgumentException("batches must lie between 1 and 40, but is %d".formatted(batches));
+            throw Wrong.of("wrong.GraftsNeeded.3", batches);
         }
         List<LossStep> losses = product.losses();
         List<Rate> steps = losses.stream().map(step -> rates.getOrDefault(step, step.prior())).toList();

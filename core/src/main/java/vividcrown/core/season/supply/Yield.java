@@ -5,6 +5,7 @@ import java.util.List;
 import org.hipparchus.special.Beta;
 import org.hipparchus.util.CombinatoricsUtils;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.reason.Wrong;
 
 /**
  * How many come through all steps, from so many grafts: the whole distribution, exact.
@@ -25,7 +26,7 @@ public record Yield(double[] chances) {
     /** @param steps belief about each step, in order; with none everything comes through */
     public static Yield ofBatch(int grafts, List<Rate> steps) {
         if (grafts < 0) {
-            throw new IllegalArgumentException("grafts must be 0 or more, but is %d".formatted(grafts));
+            throw Wrong.of("wrong.Yield", grafts);
         }
         double[] chances = new double[grafts + 1];
         chances[grafts] = 1;

@@ -1,4 +1,4 @@
-package vividcrown.core.settings;
+package vividcrown.core.reason;
 
 /** What temperatures, weights and volumes are shown in. Stored and reckoned is always metric. */
 public enum Units {
