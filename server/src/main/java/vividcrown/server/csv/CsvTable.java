@@ -5,6 +5,8 @@ import java.io.StringReader;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.util.List;
+import java.util.function.Function;
+import java.util.function.ToLongFunction;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -58,6 +60,24 @@ public final class CsvTable {
         } catch (IOException | UncheckedIOException | IllegalArgumentException unreadable) {
             throw Refusal.invalid("csv",
                     Sentence.of("refusal.csvUnreadable", String.valueOf(unreadable.getMessage())));
+        }
+    }
+
+    /**
+     * One bad row refuses all, unless bad rows are to be left out and some are good.
+     *
+     * @param line of a row in the file
+     * @param problems of a row, none if it is good
+     * @throws Refusal that says of each bad row what is wrong with it
+     */
+    public static <R> void refuseBad(List<R> rows, ToLongFunction<R> line, Function<R, List<String>> problems,
+            boolean skipBadRows) {
+        List<Refusal.Finding> findings = rows.stream().filter(row -> !problems.apply(row).isEmpty())
+                .map(row -> new Refusal.Finding("line " + line.applyAsLong(row),
+                        String.join(" ", problems.apply(row))))
+                .toList();
+        if (!findings.isEmpty() && (findings.size() == rows.size() || !skipBadRows)) {
+            throw Refusal.invalid(findings);
         }
     }
 

@@ -14,6 +14,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.reason.Measures;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.operation.CurrentOperation;
@@ -24,6 +25,7 @@ import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.SettingsInForce;
 
 /** Files out: tasks as iCalendar, cells and queens as CSV, and the secret link that a calendar subscribes to. */
 @RestController
@@ -42,15 +44,17 @@ class ExportController {
     private final QueenReader reader;
     private final Today today;
     private final JdbcClient jdbc;
+    private final SettingsInForce settings;
 
     ExportController(TaskCalendar tasks, Operations operations, Queens queens, QueenReader reader, Today today,
-            JdbcClient jdbc) {
+            JdbcClient jdbc, SettingsInForce settings) {
         this.tasks = tasks;
         this.operations = operations;
         this.queens = queens;
         this.reader = reader;
         this.today = today;
         this.jdbc = jdbc;
+        this.settings = settings;
     }
 
     /** Every open job as a calendar (RFC 5545). */
@@ -82,7 +86,8 @@ class ExportController {
         UUID operation = jdbc.sql("select operation_of_calendar(?) as id").param(new LinkSecret(key).hash())
                 .query((row, _) -> Optional.ofNullable(row.getObject("id", UUID.class))).single()
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.calendarLinkGone")));
-        return CurrentOperation.in(operation, () -> file("vivid-crown-tasks.ics", ICALENDAR, tasks.write()));
+        return CurrentOperation.in(operation, () -> Measures.in(() -> settings.current().measures(),
+                () -> file("vivid-crown-tasks.ics", ICALENDAR, tasks.write())));
     }
 
     private static ResponseEntity<String> file(String name, MediaType type, String content) {

@@ -15,6 +15,9 @@ public class LongJobs {
     /** Living queens are reckoned with the operation's new figures. */
     public static final String FIGURES = "FIGURES";
 
+    /** Every computed row is made of the record. */
+    public static final String ROWS = "ROWS";
+
     private final JdbcClient jdbc;
 
     LongJobs(JdbcClient jdbc) {

@@ -32,6 +32,12 @@ interface Journal extends JpaRepository<JournalEntry, UUID> {
             """)
     List<JournalEntry> newest(UUID subject, long before, Limit limit);
 
+    boolean existsByKindNot(String kind);
+
+    /** From the first on, a page at a time. */
+    @Query("select e from JournalEntry e where e.sequence > :after order by e.sequence")
+    List<JournalEntry> following(long after, Limit limit);
+
     @Query("select s from JournalSubject s where s.entryId in :entries")
     List<JournalSubject> subjectsOf(Collection<UUID> entries);
 

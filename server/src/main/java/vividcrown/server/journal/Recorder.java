@@ -100,7 +100,7 @@ public class Recorder {
     }
 
     /** What an entry touches, and what is touched by the one it corrects: both are to be made anew. */
-    private List<Touch> save(List<NewEntry> fresh) {
+    List<Touch> save(List<NewEntry> fresh) {
         List<Long> sequences = journal.nextSequences(fresh.size());
         Map<UUID, List<Touch>> corrected = corrected(fresh);
         List<JournalEntry> rows = new ArrayList<>();

@@ -28,6 +28,7 @@ import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.queen.Leaving;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
@@ -165,7 +166,7 @@ public final class TenSeasons {
         }
         for (int mother = 1; mother <= MOTHERS; mother++) {
             add(opened, new QueenDeed.Known(named(mothers, "mother " + mother), "M-16-%02d".formatted(mother), "", true,
-                    Optional.empty(), Stage.JUDGED, 2016, "line " + mother % 9));
+                    Optional.empty(), Stage.JUDGED, 2016, "line " + mother % 9, Optional.empty()));
         }
     }
 
@@ -205,9 +206,9 @@ public final class TenSeasons {
         add(day.plusDays(EGGS), new QueenDeed.Seen(queen, Sight.EGGS));
         add(day.plusDays(SEALED_BROOD), new QueenDeed.Seen(queen, Sight.SEALED_WORKER_BROOD));
         add(day.plusDays(MARKED),
-                new QueenDeed.Marked(queen, MarkingScheme.INTERNATIONAL.colourOf(season), "7"));
+                new QueenDeed.Marked(queen, Optional.of(MarkingScheme.INTERNATIONAL.colourOf(season)), "7"));
         NOTED.forEach(after -> add(day.plusDays(after), new QueenDeed.Noted(queen, "calm, fed")));
-        add(day.plusDays(GONE), new QueenDeed.TakenOut(queen, "sold"));
+        add(day.plusDays(GONE), new QueenDeed.TakenOut(queen, "", Optional.of(Leaving.SOLD)));
     }
 
     private void readings(int season) {

@@ -1,0 +1,43 @@
+package vividcrown.server.archive;
+
+import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+import vividcrown.server.job.Beside;
+import vividcrown.server.job.LongJobs;
+import vividcrown.server.journal.Rebuild;
+import vividcrown.server.operation.CurrentOperation;
+
+/** Makes the rows of a record that was brought back. A server that is killed meanwhile begins with it when it starts again. */
+@Component
+class RowsAgain {
+
+    private static final String NAME = "rows-again";
+
+    private final Beside beside;
+    private final LongJobs jobs;
+    private final Rebuild rebuild;
+
+    RowsAgain(Beside beside, LongJobs jobs, Rebuild rebuild) {
+        this.beside = beside;
+        this.jobs = jobs;
+        this.rebuild = rebuild;
+    }
+
+    void begin() {
+        beside.start(NAME, CurrentOperation.require(), this::goOn);
+    }
+
+    @EventListener(ApplicationReadyEvent.class)
+    void goOnAfterAStart() {
+        beside.startAll(NAME, this::goOn);
+    }
+
+    private void goOn() {
+        for (UUID job : jobs.waiting(LongJobs.ROWS)) {
+            rebuild.all(done -> jobs.isAt(job, (int) done, 0));
+            jobs.end(job);
+        }
+    }
+}
