@@ -23,13 +23,15 @@ class BodyLimit extends OncePerRequestFilter {
     private static final int KILOBYTE = 1_000;
     /** A file of some ten thousand rows. */
     static final int MOST_KILOBYTES = 4_000;
+    /** Ten seasons of two hundred hives, everything that was recorded in them. */
+    static final int MOST_KILOBYTES_ARCHIVE = 1_000_000;
     /** A season's plan with all its history. */
     static final int MOST_KILOBYTES_OPEN = 1_000;
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws IOException, ServletException {
-        int most = request.getRequestURI().startsWith("/api/v1/reckon/") ? MOST_KILOBYTES_OPEN : MOST_KILOBYTES;
+        int most = most(request.getRequestURI());
         long length = request.getContentLengthLong();
         boolean lengthUnknown = length < 0 && request.getHeader("Transfer-Encoding") != null;
         if (WITH_BODY.contains(request.getMethod()) && (lengthUnknown || length > (long) most * KILOBYTE)) {
@@ -39,5 +41,12 @@ class BodyLimit extends OncePerRequestFilter {
         } else {
             chain.doFilter(request, response);
         }
+    }
+
+    private static int most(String path) {
+        if (path.equals("/api/v1/imports/archive")) {
+            return MOST_KILOBYTES_ARCHIVE;
+        }
+        return path.startsWith("/api/v1/reckon/") ? MOST_KILOBYTES_OPEN : MOST_KILOBYTES;
     }
 }

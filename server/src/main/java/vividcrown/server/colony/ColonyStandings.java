@@ -20,7 +20,10 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.Suspicion;
+import vividcrown.core.round.Item;
+import vividcrown.core.round.Kit;
 import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Stacks;
 import vividcrown.server.journal.DeedJson;
 import vividcrown.server.journal.Turns;
 import vividcrown.server.operation.CurrentOperation;
@@ -36,15 +39,20 @@ public class ColonyStandings {
     private final ColonyBook book;
     private final ColonyJudge judges;
     private final Swarms swarms;
+    private final Inside inside;
+    private final Stacks stacks;
     private final Turns turns;
     private final JdbcClient jdbc;
     private final TransactionTemplate apart;
 
-    ColonyStandings(ColonyBook book, ColonyJudge judges, Swarms swarms, Turns turns, JdbcClient jdbc,
+    ColonyStandings(ColonyBook book, ColonyJudge judges, Swarms swarms, Inside inside, Stacks stacks, Turns turns,
+            JdbcClient jdbc,
             PlatformTransactionManager transactions) {
         this.book = book;
         this.judges = judges;
         this.swarms = swarms;
+        this.inside = inside;
+        this.stacks = stacks;
         this.turns = turns;
         this.jdbc = jdbc;
         this.apart = new TransactionTemplate(transactions);
@@ -98,10 +106,22 @@ public class ColonyStandings {
         Optional<ColonyWork> work = ColonyWork.next(
                 swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm), open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,
-                today);
+                today).map(next -> next.with(feed(hive, facts, yard, today)));
         return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
                 Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
                 overdue, stop, !verdict.proof().clashes().isEmpty(), work);
+    }
+
+    /** Sugar that it surely wants; what it may want is lifted first. */
+    private Kit feed(Hive hive, ColonyBook.Facts facts, Yard yard, LocalDate today) {
+        List<Inside.Noted> noted = facts.reads().reversed().stream()
+                .map(entry -> new Inside.Noted(entry.day(), ColonyBook.notes(entry))).toList();
+        if (noted.stream().noneMatch(Inside.Noted::tellsOfStores)) {
+            return Kit.NOTHING;
+        }
+        Inside.StoresView stores = inside.stores(stacks.of(hive.id()), yard, noted, today);
+        int kilograms = stores == null ? 0 : (int) Math.ceil(stores.sugarLeastKg());
+        return kilograms == 0 ? Kit.NOTHING : Kit.of(Item.SUGAR_KILOGRAMS, kilograms);
     }
 
     private void keep(Map<UUID, ColonyStanding> standings, LocalDate today) {

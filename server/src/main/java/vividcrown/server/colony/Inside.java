@@ -69,6 +69,10 @@ class Inside {
 
     /** A reading that was noted on a day. */
     record Noted(LocalDate day, ReadingNotes notes) {
+        /** It was lifted, or its combs were looked at one by one. */
+        boolean tellsOfStores() {
+            return notes.lift().isPresent() || !notes.sides().isEmpty();
+        }
     }
 
     /** Comb area of one side of a frame of each box, dm², from the bottom; 0 where its format is not known any more. */
@@ -112,7 +116,7 @@ class Inside {
         List<Double> areas = sideAreas(stack);
         OptionalDouble usual = usualArea(areas);
         Optional<Noted> newest = newestFirst.stream()
-                .filter(one -> one.notes().lift().isPresent() || !one.notes().sides().isEmpty()).findFirst();
+                .filter(Noted::tellsOfStores).findFirst();
         if (newest.isEmpty() || usual.isEmpty()) {
             return null;
         }

@@ -30,7 +30,7 @@ class OrderFileController {
     record ConfirmedOrderCsv(@NotBlank String csv, boolean skipBadRows) {
     }
 
-    record OrderPreview(List<OrderFile.Row> rows, int good, int bad) {
+    record OrderPreview(List<OrderFile.OrderCsvLine> rows, int good, int bad) {
     }
 
     /** @param alreadyImported this very import was confirmed before; nothing was added now */
@@ -57,7 +57,7 @@ class OrderFileController {
     @PostMapping("/api/v1/imports/orders/preview")
     OrderPreview preview(@Valid @RequestBody OrderCsv asked) {
         SignedIn.requireOwner();
-        List<OrderFile.Row> rows = file.read(asked.csv()).stream().map(OrderFile.Read::row).toList();
+        List<OrderFile.OrderCsvLine> rows = file.read(asked.csv()).stream().map(OrderFile.Read::row).toList();
         int bad = (int) rows.stream().filter(row -> !row.problems().isEmpty()).count();
         return new OrderPreview(rows, rows.size() - bad, bad);
     }

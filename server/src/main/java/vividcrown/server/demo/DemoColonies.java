@@ -64,6 +64,10 @@ final class DemoColonies {
     private static final int FRAMES = 10;
     private static final LocalDate SET_UP = LocalDate.of(2026, 4, 6);
     private static final LocalDate DRONE_COMB = LocalDate.of(2026, 4, 16);
+    private static final int NUC_FRAMES = 5;
+    private static final int MINI_FRAMES = 3;
+    private static final LocalDate SECOND_BOX = LocalDate.of(2026, 4, 28);
+    private static final LocalDate SMALL_ONES = LocalDate.of(2026, 5, 20);
     private static final LocalDate HONEY_BOXES = LocalDate.of(2026, 5, 9);
 
     private final Book book;
@@ -74,8 +78,13 @@ final class DemoColonies {
         this.today = today;
     }
 
-    /** Twelve hives; three are kept for their drones, four have a honey box. */
+    /**
+     * Twelve hives; three are kept for their drones, four have a honey box, one has two brood boxes below it. Four five-frame
+     * nucs for increase, two mini nucs for mating.
+     */
     void setUp() {
+        small("K ", 1, 4, Purpose.NUC, NUC_FRAMES, 80);
+        small("L ", 33, 34, Purpose.MINI_NUC, MINI_FRAMES, 0);
         for (int number = 1; number <= 12; number++) {
             String code = "H " + number;
             boolean drones = number == 3 || number == 8 || number == 11;
@@ -86,11 +95,22 @@ final class DemoColonies {
             if (drones) {
                 book.entry(DRONE_COMB, new HiveDeed.DroneCombIn(hive));
             }
+            if (number == 8) {
+                book.entry(SECOND_BOX, new HiveDeed.BoxPutOn(hive, Box.brood(book.box(code, 3), FORMAT, FRAMES), 2));
+            }
             if (number == 1 || number == 2 || number == 8 || number == 9) {
                 book.entry(HONEY_BOXES,
                         new HiveDeed.BoxPutOn(hive, new Box(book.box(code, 2), BoxKind.HONEY, FORMAT, FRAMES,
-                                FRAMES - 1), 2));
+                                FRAMES - 1), number == 8 ? 3 : 2));
             }
+        }
+    }
+
+    private void small(String prefix, int first, int last, Purpose purpose, int frames, int after) {
+        for (int number = first; number <= last; number++) {
+            String code = prefix + number;
+            book.entry(SMALL_ONES, new HiveDeed.SetUp(book.hive(code), book.yard("Larch Step"), code, after + number,
+                    purpose, List.of(Box.brood(book.box(code, 1), FORMAT, frames))));
         }
     }
 

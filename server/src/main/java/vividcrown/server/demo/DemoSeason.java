@@ -24,7 +24,9 @@ import vividcrown.core.hive.Purpose;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.GivenAs;
+import vividcrown.core.queen.Leaving;
 import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
 import vividcrown.core.queen.Stage;
@@ -136,11 +138,12 @@ final class DemoSeason {
             seen(queen, batch.day(25 + index % 4), Sight.EGGS);
             seen(queen, batch.day(34 + index % 3), Sight.SEALED_WORKER_BROOD);
             if (index % 7 != 3) {
-                queen(batch.day(36), new QueenDeed.Marked(queen, MarkingScheme.INTERNATIONAL.colourOf(YEAR),
-                        String.valueOf(index)));
+                queen(batch.day(36),
+                        new QueenDeed.Marked(queen, Optional.of(MarkingScheme.INTERNATIONAL.colourOf(YEAR)),
+                                String.valueOf(index)));
             }
             if (index >= 22) {
-                queen(batch.day(37), new QueenDeed.TakenOut(queen, "sold, order 31"));
+                queen(batch.day(37), new QueenDeed.TakenOut(queen, "order 31", Optional.of(Leaving.SOLD)));
             }
         }
     }
@@ -328,8 +331,12 @@ final class DemoSeason {
     private void breeder(String name, String code, int year) {
         LocalDate day = LocalDate.of(2026, 4, 1);
         add(day, new QueenDeed.Known(id(name), code, name, true, Optional.empty(), Stage.JUDGED, year,
-                name.equals("Tessa") ? "Scree" : name.equals("Orla") ? "Birch" : "Larch"), owner);
-        queen(day, new QueenDeed.Marked(id(name), MarkingScheme.INTERNATIONAL.colourOf(year), ""));
+                name.equals("Tessa") ? "Scree" : name.equals("Orla") ? "Birch" : "Larch",
+                name.equals("Orla")
+                        ? Optional.of(new Origin(Origin.Kind.BOUGHT, "a breeder down the valley"))
+                        : Optional.empty()),
+                owner);
+        queen(day, new QueenDeed.Marked(id(name), Optional.of(MarkingScheme.INTERNATIONAL.colourOf(year)), ""));
         String hive = name.equals("Runa") ? "H 1" : name.equals("Selva") ? "H 11" : "";
         if (!hive.isEmpty()) {
             add(LocalDate.of(2026, 4, 6), new QueenDeed.Placed(id(name), id(hive), GivenAs.LAYING_QUEEN,

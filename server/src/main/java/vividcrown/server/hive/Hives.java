@@ -1,9 +1,11 @@
 package vividcrown.server.hive;
 
+import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.data.jpa.repository.Query;
 import org.springframework.data.repository.Repository;
 import vividcrown.core.hive.Purpose;
@@ -16,8 +18,18 @@ public interface Hives extends Repository<HiveRow, UUID> {
 
     boolean existsById(UUID id);
 
-    /** Those that stand, in walking order of a yard. */
-    List<Hive> findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(UUID yard, Collection<Purpose> purposes);
+    /** A hive for mating as its yard's row shows it. */
+    record InRow(UUID id, String code, int position, int rounds, @Nullable LocalDate emptySince,
+            @Nullable UUID queenId) {
+    }
+
+    /** The hives for mating that stand in a yard, in walking order. */
+    @Query("""
+            select new vividcrown.server.hive.Hives$InRow(h.id, h.code, h.position, h.rounds, h.emptySince, h.queenId)
+            from Hive h where h.yardId = :yard and h.endedOn is null and h.purpose in (MATING_NUC, MINI_NUC)
+            order by h.position
+            """)
+    List<InRow> row(UUID yard);
 
     /** Those that stand, kept for one of these. */
     List<Hive> findByPurposeInAndEndedOnIsNullOrderByYardIdAscPositionAsc(Collection<Purpose> purposes);
@@ -25,6 +37,8 @@ public interface Hives extends Repository<HiveRow, UUID> {
     List<Hive> findByEndedOnIsNullOrderByCode();
 
     List<Hive> findByYardIdAndEndedOnIsNullOrderByPosition(UUID yard);
+
+    List<Hive> findByYardIdAndPurposeInAndEndedOnIsNull(UUID yard, Collection<Purpose> purposes);
 
     int countByYardIdAndEndedOnIsNull(UUID yard);
 

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
@@ -19,11 +20,9 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
-import vividcrown.core.hive.Purpose;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.server.clock.Today;
-import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Agendas;
@@ -75,13 +74,14 @@ class MatingYardController {
      * @param stationOn the simulated weather station is switched on
      * @param conditions what it is like to work there
      * @param rules what is to be kept to there
+     * @param flow what bees find there, if anybody knows
      * @param closedOn the day it was closed; left out while it is open
      */
     record PlaceView(String prefix, int walkOrder, double latitude, double longitude, int elevationMetres,
             Climate climate, boolean climateSaid, List<Double> ownHighs, List<Double> usualHighs,
             List<Double> fitAfternoons, boolean stationOn, Set<SiteCondition> conditions, String rules,
-            @Nullable LocalDate closedOn) {
-        static PlaceView of(Yard yard, int year) {
+            YardFlow.@Nullable FlowView flow, @Nullable LocalDate closedOn) {
+        static PlaceView of(Yard yard, int year, Optional<YardFlow.FlowView> flow) {
             ClimateOfPlace climate = yard.climateOfPlace();
             List<LocalDate> middles = IntStream.rangeClosed(1, 12).mapToObj(month -> LocalDate.of(year, month, 15))
                     .toList();
@@ -89,7 +89,7 @@ class MatingYardController {
                     yard.elevationMetres(), yard.climate(), yard.climateSaid(), yard.ownHighs(),
                     middles.stream().map(climate::usualHigh).toList(),
                     middles.stream().map(climate::fitAfternoon).toList(), yard.stationOn(), yard.conditions(),
-                    yard.rules(), yard.closedOn().orElse(null));
+                    yard.rules(), flow.orElse(null), yard.closedOn().orElse(null));
         }
     }
 
@@ -108,6 +108,7 @@ class MatingYardController {
 
     private final Yards yards;
     private final Weathers weathers;
+    private final YardFlow flows;
     private final Hives hives;
     private final Queens queens;
     private final QueenReader reader;
@@ -115,11 +116,12 @@ class MatingYardController {
     private final JdbcClient jdbc;
     private final Today today;
 
-    MatingYardController(Yards yards, Weathers weathers, Hives hives, Queens queens, QueenReader reader,
+    MatingYardController(Yards yards, Weathers weathers, YardFlow flows, Hives hives, Queens queens, QueenReader reader,
             Agendas agendas, JdbcClient jdbc,
             Today today) {
         this.yards = yards;
         this.weathers = weathers;
+        this.flows = flows;
         this.hives = hives;
         this.queens = queens;
         this.reader = reader;
@@ -152,15 +154,16 @@ class MatingYardController {
     @Transactional(readOnly = true)
     public YardPage yard(@PathVariable UUID id) {
         Yard yard = yards.findById(id).orElseThrow(() -> Refusal.notHere(YardDeed.YARD, id));
-        List<Hive> row = hives.findByYardIdAndPurposeInAndEndedOnIsNullOrderByPosition(id,
-                List.of(Purpose.MATING_NUC, Purpose.MINI_NUC));
+        List<Hives.InRow> row = hives.row(id);
         LocalDate day = today.day();
         Map<UUID, QueenInNuc> views = reader.inNucs(queens.heldIn(id), day).stream()
                 .collect(Collectors.toMap(QueenInNuc::id, Function.identity()));
-        return new YardPage(yard.id(), yard.name(), yard.caution(), PlaceView.of(yard, day.getYear()), row.stream()
-                .map(hive -> new MatingHive(hive.id(), hive.code(), hive.position(), hive.rounds(),
-                        hive.emptySince().orElse(null), hive.queenId().map(views::get).orElse(null)))
-                .toList(), hives.countByYardIdAndEndedOnIsNull(id) - row.size(),
+        return new YardPage(yard.id(), yard.name(), yard.caution(),
+                PlaceView.of(yard, day.getYear(), flows.at(yard, day)), row.stream()
+                        .map(hive -> new MatingHive(hive.id(), hive.code(), hive.position(), hive.rounds(),
+                                hive.emptySince(), hive.queenId() == null ? null : views.get(hive.queenId())))
+                        .toList(),
+                hives.countByYardIdAndEndedOnIsNull(id) - row.size(),
                 AfternoonView.between(weathers.at(yard, day.minusDays(DAYS_BACK)), day.minusDays(DAYS_BACK),
                         day.plusDays(DAYS_AHEAD), day));
     }

@@ -2,6 +2,7 @@ package vividcrown.server.operation;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import javax.sql.DataSource;
@@ -41,16 +42,35 @@ public class Founding {
                 .update();
     }
 
+    /** Somebody who recorded here once and cannot sign in: known by name alone. @param id as in the archive they come from */
+    public void remember(UUID id, UUID operation, String name, String role) {
+        owner.sql("""
+                insert into person (id, operation_id, name, email, password, role, left_at)
+                values (?, ?, ?, ?, ?, ?, now()) on conflict (id) do nothing""")
+                .params(id, operation, name, id + "@nobody.invalid", encoder.encode(UUID.randomUUID().toString()), role)
+                .update();
+    }
+
     /** @return false if it is the last owner, who stays. Of two owners who send each other away at once one is first. */
     public boolean leaves(UUID person, UUID operation) {
+        return change(person, operation, "left_at = now()", "role <> 'OWNER'", Map.of());
+    }
+
+    /** @return false if it is the last owner, who stays one; two who unmake each other at once wait for one another */
+    public boolean becomes(UUID person, UUID operation, String role) {
+        return change(person, operation, "role = :role", ":role = 'OWNER'", Map.of("role", role));
+    }
+
+    /** @param without when it can be done though nobody else is an owner */
+    private boolean change(UUID person, UUID operation, String change, String without, Map<String, Object> values) {
         return Boolean.TRUE.equals(asOwner.execute(_ -> {
             owner.sql("select id from operation where id = ? for update").param(operation).query(UUID.class).single();
-            return owner
-                    .sql("""
-                            update person set left_at = now() where id = :person and operation_id = :operation and left_at is null
-                                and (role <> 'OWNER' or exists (select from person other where other.operation_id = :operation
-                                    and other.role = 'OWNER' and other.left_at is null and other.id <> :person))""")
-                    .param("person", person).param("operation", operation).update() == 1;
+            return owner.sql("""
+                    update person set %s where id = :person and operation_id = :operation and left_at is null
+                        and (%s or exists (select from person other where other.operation_id = :operation
+                            and other.role = 'OWNER' and other.left_at is null and other.id <> :person))"""
+                    .formatted(change, without)).param("person", person).param("operation", operation).params(values)
+                    .update() == 1;
         }));
     }
 

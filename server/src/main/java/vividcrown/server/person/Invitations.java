@@ -8,6 +8,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -26,16 +27,25 @@ class Invitations {
 
     private final JdbcClient jdbc;
     private final Founding founding;
+    private final People people;
     private final Clock clock;
 
-    Invitations(JdbcClient jdbc, Founding founding, Clock clock) {
+    Invitations(JdbcClient jdbc, Founding founding, People people, Clock clock) {
         this.jdbc = jdbc;
         this.founding = founding;
+        this.people = people;
         this.clock = clock;
     }
 
-    /** @param operation what it is called */
-    record Open(UUID operationId, String operation, String name, String role) {
+    /**
+     * A link that can be used.
+     *
+     * @param operation what it is called
+     * @param personId who chooses a new password by it, if it asks nobody new in
+     * @param email of that person
+     */
+    record Open(UUID operationId, String operation, String name, String role, @Nullable UUID personId,
+            @Nullable String email) {
     }
 
     /** One that nobody used yet. */
@@ -46,14 +56,17 @@ class Invitations {
     record Made(String secret, Instant expiresAt) {
     }
 
+    /** @param person who is to choose a new password; empty to ask somebody new in */
     @Transactional
-    public Made make(String name, Role role) {
+    public Made make(String name, Role role, Optional<UUID> person) {
         LinkSecret secret = LinkSecret.fresh();
         Instant until = clock.instant().plus(GOOD_FOR);
         jdbc.sql(
-                "insert into invitation (key, operation_id, name, role, made_by, expires_at) values (?, ?, ?, ?, ?, ?)")
-                .params(secret.hash(), CurrentOperation.require(), name, role.name(), SignedIn.require().id(),
-                        Timestamp.from(until))
+                """
+                        insert into invitation (key, operation_id, name, role, made_by, expires_at, person_id)
+                        values (?, ?, ?, ?, ?, ?, ?)""")
+                .param(secret.hash()).param(CurrentOperation.require()).param(name).param(role.name())
+                .param(SignedIn.require().id()).param(Timestamp.from(until)).param(person.orElse(null))
                 .update();
         return new Made(secret.text(), until);
     }
@@ -61,7 +74,8 @@ class Invitations {
     List<Waiting> waiting() {
         return jdbc
                 .sql("""
-                        select name, role, expires_at from invitation where used_at is null and expires_at > ? order by expires_at""")
+                        select name, role, expires_at from invitation
+                        where used_at is null and expires_at > ? and person_id is null order by expires_at""")
                 .param(now()).query((row, _) -> new Waiting(row.getString("name"), Role.valueOf(row.getString("role")),
                         row.getTimestamp("expires_at").toInstant()))
                 .list();
@@ -73,7 +87,7 @@ class Invitations {
     }
 
     private Optional<Open> find(String secret) {
-        return jdbc.sql("select operation_id, operation, name, role from invitation_for(?, ?)")
+        return jdbc.sql("select * from invitation_for(?, ?)")
                 .params(new LinkSecret(secret).hash(), now()).query(Open.class).optional();
     }
 
@@ -86,6 +100,11 @@ class Invitations {
                 .update());
         if (first == 0) {
             throw gone();
+        }
+        if (invitation.personId() != null) {
+            founding.changePassword(invitation.personId(), invitation.operationId(), password);
+            people.signsOut(invitation.personId(), Optional.empty());
+            return;
         }
         try {
             founding.admit(Generators.timeBasedEpochGenerator().generate(), invitation.operationId(), name, email,

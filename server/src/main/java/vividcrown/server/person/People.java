@@ -56,14 +56,35 @@ public class People {
                 .query(Member.class).list();
     }
 
+    Member member(UUID person) {
+        return members().stream().filter(one -> one.id().equals(person)).findFirst()
+                .orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.nobodyHere")));
+    }
+
     /** Signed out everywhere at once. @throws Refusal if it is the last owner: nobody could let anybody in any more */
     void leaves(UUID person) {
-        Member leaving = members().stream().filter(one -> one.id().equals(person)).findFirst()
-                .orElseThrow(() -> Refusal.notFound(Sentence.of("refusal.nobodyHere")));
+        Member leaving = member(person);
         if (!founding.leaves(person, CurrentOperation.require())) {
             throw Refusal.invalid("", Sentence.of("refusal.lastOwner", leaving.name()));
         }
-        jdbc.sql("delete from spring_session where principal_name = ?").param(person.toString()).update();
+        signsOut(person, Optional.empty());
+    }
+
+    /** Signed out everywhere, so that what they may do is what they were made. @throws Refusal as for leaving */
+    void becomes(UUID person, Role role) {
+        Member changing = member(person);
+        if (changing.role() != role) {
+            if (!founding.becomes(person, CurrentOperation.require(), role.name())) {
+                throw Refusal.invalid("role", Sentence.of("refusal.lastOwner", changing.name()));
+            }
+            signsOut(person, Optional.empty());
+        }
+    }
+
+    /** @param but a session that goes on */
+    void signsOut(UUID person, Optional<String> but) {
+        jdbc.sql("delete from spring_session where principal_name = ? and session_id <> ?")
+                .params(person.toString(), but.orElse("")).update();
     }
 
     /** Ends every other session of theirs. @return false if the current one is wrong */
@@ -73,8 +94,7 @@ public class People {
             return false;
         }
         founding.changePassword(person, CurrentOperation.require(), next);
-        jdbc.sql("delete from spring_session where principal_name = ? and session_id <> ?")
-                .params(person.toString(), session).update();
+        signsOut(person, Optional.of(session));
         return true;
     }
 

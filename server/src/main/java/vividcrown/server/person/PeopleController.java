@@ -8,12 +8,15 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -46,8 +49,16 @@ class PeopleController {
     record InvitationLink(String path, Instant expiresAt) {
     }
 
-    /** @param operation that asks them in */
-    record InvitationView(String operation, String name, Role role) {
+    /**
+     * What a link leads to.
+     *
+     * @param operation that asks them in
+     * @param email of somebody who is in already and chooses a new password; left out for somebody new
+     */
+    record InvitationView(String operation, String name, Role role, @Nullable String email) {
+    }
+
+    record RoleAsked(@NotNull Role role) {
     }
 
     record JoinAsked(@NotBlank @Size(max = 80) String name, @NotBlank @Email @Size(max = 200) String email,
@@ -69,15 +80,39 @@ class PeopleController {
     @PostMapping("/invitations")
     InvitationLink invite(@Valid @RequestBody InvitationAsked asked) {
         SignedIn.requireOwner();
-        Invitations.Made made = invitations.make(asked.name().strip(), asked.role());
+        Invitations.Made made = invitations.make(asked.name().strip(), asked.role(), Optional.empty());
         return new InvitationLink("/join/" + made.secret(), made.expiresAt());
+    }
+
+    /** Makes a link by which somebody who forgot theirs chooses a new password, within a week. */
+    @PostMapping("/{id}/password-link")
+    InvitationLink passwordLink(@PathVariable UUID id) {
+        SignedIn.requireOwner();
+        People.Member member = people.member(id);
+        Invitations.Made made = invitations.make(member.name(), member.role(), Optional.of(id));
+        return new InvitationLink("/join/" + made.secret(), made.expiresAt());
+    }
+
+    /** Makes somebody an owner, or crew; they sign in anew. */
+    @PutMapping("/{id}/role")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void becomes(@PathVariable UUID id, @Valid @RequestBody RoleAsked asked) {
+        SignedIn.requireOwner();
+        people.becomes(id, asked.role());
+    }
+
+    /** Ends every other session of one's own: of a device that was lost. */
+    @DeleteMapping("/me/other-sessions")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void signOutElsewhere(HttpServletRequest request) {
+        people.signsOut(SignedIn.require().id(), Optional.of(request.getSession().getId()));
     }
 
     /** What a link asks to. Open to whoever holds it. */
     @GetMapping("/invitations/{secret}")
     InvitationView invitation(@PathVariable String secret) {
         Invitations.Open open = invitations.open(secret);
-        return new InvitationView(open.operation(), open.name(), Role.valueOf(open.role()));
+        return new InvitationView(open.operation(), open.name(), Role.valueOf(open.role()), open.email());
     }
 
     /** Comes in by the link, which is used up then. */

@@ -84,7 +84,7 @@ public class Refusal extends RuntimeException {
         return type;
     }
 
-    List<Finding> findings() {
+    public List<Finding> findings() {
         return findings;
     }
 }

@@ -2,8 +2,6 @@ package vividcrown.server.queen;
 
 import java.util.List;
 import java.util.UUID;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
@@ -12,11 +10,11 @@ import org.springframework.transaction.event.TransactionPhase;
 import org.springframework.transaction.event.TransactionalEventListener;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.settings.SettingsDeed;
+import vividcrown.server.job.Beside;
 import vividcrown.server.job.LongJobs;
 import vividcrown.server.journal.Rebuild;
 import vividcrown.server.journal.Recorder;
 import vividcrown.server.operation.CurrentOperation;
-import vividcrown.server.operation.Founding;
 
 /**
  * After the operation has changed its figures, what is due at its living queens and what clashes in their lives is
@@ -25,17 +23,17 @@ import vividcrown.server.operation.Founding;
 @Component
 class FiguresAgain {
 
-    private static final Logger LOG = LoggerFactory.getLogger(FiguresAgain.class);
+    private static final String NAME = "figures-again";
 
     private final LongJobs jobs;
     private final Rebuild rebuild;
-    private final Founding founding;
+    private final Beside beside;
     private final JdbcClient jdbc;
 
-    FiguresAgain(LongJobs jobs, Rebuild rebuild, Founding founding, JdbcClient jdbc) {
+    FiguresAgain(LongJobs jobs, Rebuild rebuild, Beside beside, JdbcClient jdbc) {
         this.jobs = jobs;
         this.rebuild = rebuild;
-        this.founding = founding;
+        this.beside = beside;
         this.jdbc = jdbc;
     }
 
@@ -49,25 +47,17 @@ class FiguresAgain {
     @TransactionalEventListener
     void begin(Recorder.Touched touched) {
         if (touched.kinds().contains(SettingsDeed.OPERATION)) {
-            goOn(CurrentOperation.require());
+            beside.start(NAME, CurrentOperation.require(), this::goOn);
         }
     }
 
     @EventListener(ApplicationReadyEvent.class)
     void goOnAfterAStart() {
-        founding.operations().forEach(this::goOn);
+        beside.startAll(NAME, this::goOn);
     }
 
-    private void goOn(UUID operation) {
-        Thread.ofVirtual().name("figures-again").start(() -> CurrentOperation.in(operation, () -> {
-            try {
-                jobs.waiting(LongJobs.FIGURES).forEach(this::reckon);
-            } catch (RuntimeException failed) {
-                LOG.error("Queens could not be reckoned with the new figures; it is tried again at the next start",
-                        failed);
-            }
-            return operation;
-        }));
+    private void goOn() {
+        jobs.waiting(LongJobs.FIGURES).forEach(this::reckon);
     }
 
     private void reckon(UUID job) {

@@ -3,6 +3,7 @@ package vividcrown.server.queen;
 import java.util.Optional;
 import java.util.UUID;
 import vividcrown.core.queen.CullReason;
+import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.Stage;
 
@@ -36,6 +37,9 @@ public interface Queen {
     Stage stage();
 
     boolean breeder();
+
+    /** Where she comes from, if somebody said; a cup comes from its graft. */
+    Optional<Origin> origin();
 
     Optional<CullReason> cullReason();
 }

@@ -8,11 +8,13 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.page.Page;
@@ -25,8 +27,17 @@ class QueenController {
 
     private static final int AT_ONCE = 50;
 
-    /** How many daughters she has in the record, and how many of them have laid. */
-    record QueenPage(QueenView queen, int daughters, int daughtersLaying) {
+    /**
+     * One cell or queen.
+     *
+     * @param daughters that she has in the record
+     * @param daughtersLaying how many of them have laid
+     * @param breeder a mother to graft from
+     * @param line the line she belongs to; a mother whose line nobody gave is a line of her own
+     * @param origin where she comes from, if somebody said
+     */
+    record QueenPage(QueenView queen, int daughters, int daughtersLaying, boolean breeder, String line,
+            @Nullable Origin origin) {
     }
 
     private final Queens queens;
@@ -48,7 +59,7 @@ class QueenController {
                 .orElseThrow(() -> Refusal.notHere(QueenDeed.QUEEN, id));
         Queens.Daughters daughters = queens.daughters(id);
         return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), (int) daughters.all(),
-                (int) daughters.laid());
+                (int) daughters.laid(), queen.breeder(), queen.line(), queen.origin().orElse(null));
     }
 
     /** Mothers to graft from, by their codes. */

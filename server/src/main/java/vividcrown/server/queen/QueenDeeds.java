@@ -3,6 +3,7 @@ package vividcrown.server.queen;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividcrown.core.queen.QueenDeed;
+import vividcrown.server.journal.Admission;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
 
@@ -12,12 +13,22 @@ class QueenDeeds {
 
     @Bean
     DeedKinds queenDeedKinds() {
-        return DeedKinds.of(DeedKind.of("QUEEN_KNOWN", QueenDeed.Known.class).bringing(QueenDeed.QUEEN),
+        return DeedKinds.of(DeedKind.of("QUEEN_KNOWN", QueenDeed.Known.class).bringing(QueenDeed.QUEEN)
+                .through(QueenDeeds::notAheadOfHerTime),
+                DeedKind.of("QUEEN_BREEDER_SAID", QueenDeed.BreederSaid.class),
                 DeedKind.of("TAKE_COUNTED", QueenDeed.TakeCounted.class),
                 DeedKind.of("QUEEN_SEEN", QueenDeed.Seen.class), DeedKind.of("CELL_CULLED", QueenDeed.Culled.class),
                 DeedKind.of("QUEEN_PLACED", QueenDeed.Placed.class), DeedKind.of("CELL_CAGED", QueenDeed.Caged.class),
                 DeedKind.of("QUEEN_MARKED", QueenDeed.Marked.class),
                 DeedKind.of("QUEEN_TAKEN_OUT", QueenDeed.TakenOut.class),
                 DeedKind.of("QUEEN_NOTED", QueenDeed.Noted.class));
+    }
+
+    private static QueenDeed.Known notAheadOfHerTime(QueenDeed.Known asked, Admission admission) {
+        if (asked.emergenceYear() > admission.day().getYear()) {
+            admission.refuse("emergenceYear", "refusal.emergenceAhead", String.valueOf(asked.emergenceYear()),
+                    String.valueOf(admission.day().getYear()));
+        }
+        return asked;
     }
 }

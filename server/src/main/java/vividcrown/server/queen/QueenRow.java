@@ -18,6 +18,7 @@ import org.springframework.data.domain.Persistable;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.LifeEntry;
 import vividcrown.core.queen.Milestone;
+import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
@@ -45,6 +46,9 @@ class QueenRow implements Queen, Persistable<UUID> {
     private @Nullable UUID motherId;
     private @Nullable String line;
     private boolean breeder;
+    @Enumerated(EnumType.STRING)
+    private Origin.@Nullable Kind origin;
+    private @Nullable String originFrom;
     @Enumerated(EnumType.STRING)
     private Stage stage;
     private boolean alive;
@@ -96,7 +100,7 @@ class QueenRow implements Queen, Persistable<UUID> {
 
     /** A cup of a graft. */
     static QueenRow ofCup(UUID id, String code, UUID graft, int bar, int cup, UUID mother) {
-        QueenRow queen = new QueenRow(id, code, "", mother, false);
+        QueenRow queen = new QueenRow(id, code, "", mother);
         queen.graftId = graft;
         queen.bar = bar;
         queen.cup = cup;
@@ -104,7 +108,7 @@ class QueenRow implements Queen, Persistable<UUID> {
     }
 
     static QueenRow ofKnown(QueenDeed.Known known) {
-        return new QueenRow(known.queen(), known.code(), known.name(), known.mother().orElse(null), known.breeder())
+        return new QueenRow(known.queen(), known.code(), known.name(), known.mother().orElse(null))
                 .stated(known);
     }
 
@@ -113,18 +117,18 @@ class QueenRow implements Queen, Persistable<UUID> {
         code = known.code();
         name = known.name();
         motherId = known.mother().orElse(null);
-        breeder = known.breeder();
+        origin = known.origin().map(Origin::kind).orElse(null);
+        originFrom = known.origin().map(Origin::from).filter(from -> !from.isEmpty()).orElse(null);
         line = known.line().isEmpty() ? null : known.line();
         return this;
     }
 
-    private QueenRow(UUID id, String code, String name, @Nullable UUID mother, boolean breeder) {
+    private QueenRow(UUID id, String code, String name, @Nullable UUID mother) {
         this.id = id;
         this.isNew = true;
         this.code = code;
         this.name = name;
         this.motherId = mother;
-        this.breeder = breeder;
         this.stage = Stage.GRAFTED;
         this.whereabouts = Place.ELSEWHERE;
         this.mark = "";
@@ -280,6 +284,18 @@ class QueenRow implements Queen, Persistable<UUID> {
     @Override
     public boolean breeder() {
         return breeder;
+    }
+
+    /** @param said whether she is a mother to graft from, as somebody said last */
+    void breeds(boolean said) {
+        breeder = said;
+    }
+
+    @Override
+    public Optional<Origin> origin() {
+        return origin == null
+                ? Optional.empty()
+                : Optional.of(new Origin(origin, originFrom == null ? "" : originFrom));
     }
 
     @Override

@@ -24,6 +24,7 @@ import vividcrown.core.queen.LifeFold;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.QueenAgenda;
+import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.rearing.GraftPlan;
@@ -73,6 +74,8 @@ class QueenRows {
             queen.hiveId().ifPresent(hives::add);
             Optional<Batches.Batch> batch = queen.graftId().map(grafts::get);
             clashes.put(queen.id(), fold(queen, batch, records.getOrDefault(queen.id(), List.of()), assumptions));
+            // nobody grafts from a cell, whatever was said of it
+            queen.breeds(!queen.stage().isCell() && breeds(queen.id(), records.getOrDefault(queen.id(), List.of())));
             lines.put(queen.id(), QueenAgenda.of(queen.life(), batch.map(Batches.Batch::plan), assumptions, mating,
                     scheme));
             queen.hiveId().ifPresent(hives::add);
@@ -101,6 +104,19 @@ class QueenRows {
         agendas.replace(none);
         occupancy.refresh(hives);
         rates.recount(grafts);
+    }
+
+    /** The last to speak is right. */
+    private static boolean breeds(UUID queen, List<Entry> record) {
+        boolean breeds = false;
+        for (Entry entry : record) {
+            if (entry.deed() instanceof QueenDeed.Known known && known.queen().equals(queen)) {
+                breeds = known.breeder();
+            } else if (entry.deed() instanceof QueenDeed.BreederSaid said) {
+                breeds = said.breeder();
+            }
+        }
+        return breeds;
     }
 
     private Map<UUID, Batches.Batch> batchesOf(List<QueenRow> rows) {

@@ -3,10 +3,10 @@ package vividcrown.server.rearing;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
+import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.server.queen.Batches;
 
 /** Tells the queens of the grafts they come from. */
@@ -24,10 +24,8 @@ class BatchesOfGrafts implements Batches {
     @Override
     public Map<UUID, Batch> of(Collection<UUID> ids) {
         List<Graft> known = grafts.findAllById(ids);
-        Map<UUID, CellBuilders.CellBuilder> boxes = builders
-                .of(known.stream().map(Graft::builderId).distinct().toList());
+        Map<UUID, BuilderSchool> schools = builders.schools(known.stream().map(Graft::builderId).distinct().toList());
         return known.stream().collect(Collectors.toMap(Graft::id, graft -> new Batch(graft.id(), graft.graftDay(),
-                graft.plan(Optional.ofNullable(boxes.get(graft.builderId()))
-                        .map(CellBuilders.CellBuilder::school).orElse(CellBuilders.USUAL_SCHOOL)))));
+                graft.plan(schools.getOrDefault(graft.builderId(), CellBuilders.USUAL_SCHOOL)))));
     }
 }

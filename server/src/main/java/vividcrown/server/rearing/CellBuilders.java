@@ -48,6 +48,11 @@ public class CellBuilders {
                 .collect(Collectors.toMap(CellBuilder::id, Function.identity()));
     }
 
+    /** How those of them are run of which somebody said it. */
+    Map<UUID, BuilderSchool> schools(Collection<UUID> ids) {
+        return builders.findAllById(ids).stream().collect(Collectors.toMap(Builder::hiveId, Builder::school));
+    }
+
     private Map<UUID, Builder> run(Collection<UUID> ids) {
         return builders.findAllById(ids).stream().collect(Collectors.toMap(Builder::hiveId, Function.identity()));
     }

@@ -204,7 +204,7 @@ class ReckonController {
             case DRONE_BROOD_ONLY -> new QueenEvent.DroneBroodOnly();
             case NOT_FOUND -> new QueenEvent.NotFound();
             case DEAD -> new QueenEvent.Dead();
-            case MARKED -> new QueenEvent.Marked(YearColour.WHITE, "");
+            case MARKED -> new QueenEvent.Marked(Optional.of(YearColour.WHITE), "");
             case MARK_LOST -> new QueenEvent.MarkLost();
             case TAKEN_OUT -> new QueenEvent.TakenOut();
         };

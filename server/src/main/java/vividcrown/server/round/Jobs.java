@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import vividcrown.core.assumptions.Assumptions;
@@ -121,15 +122,14 @@ public class Jobs {
         for (Hive hive : rows) {
             Stop.Box box = box(hive, yardsById);
             Objects.requireNonNull(standing.get(hive.id())).work()
-                    .ifPresent(work -> stops.add(stop(box, hive, work, Kit.NOTHING)));
-            hive.droneCombMeant().ifPresent(days -> stops.add(stop(box, hive, ColonyWork.droneComb(days),
-                    Kit.of(Item.DRONE_COMBS, 1))));
+                    .ifPresent(work -> stops.add(stop(box, hive, work)));
+            hive.droneCombMeant().ifPresent(days -> stops.add(stop(box, hive, ColonyWork.droneComb(days))));
         }
         return stops;
     }
 
-    private static Stop stop(Stop.Box box, Hive hive, ColonyWork work, Kit kit) {
-        return new Stop(box, work.job(), hive.id(), work.toDo(), work.when(), work.reasons(), kit);
+    private static Stop stop(Stop.Box box, Hive hive, ColonyWork work) {
+        return new Stop(box, work.job(), hive.id(), work.toDo(), work.when(), work.reasons(), work.kit());
     }
 
     private static Stop atQueen(QueenReader.Expected one, Due due, Map<UUID, Yard> yards, Map<UUID, Hive> hives,
@@ -160,6 +160,9 @@ public class Jobs {
                 .of(running.stream().map(Graft::builderId).distinct().toList());
         Map<UUID, List<Queen>> onTheBar = queens.onTheBar(running.stream().map(Graft::id).toList()).stream()
                 .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow()));
+        Map<UUID, Queen> gone = queens.findAllById(running.stream().filter(graft -> !graft.grafted())
+                .map(Graft::motherId).distinct().toList()).stream().filter(mother -> mother.stage().isEnd())
+                .collect(Collectors.toMap(Queen::id, Function.identity()));
         List<Queen> ripe = new ArrayList<>();
         for (Graft graft : running) {
             CellBuilders.CellBuilder builder = Objects.requireNonNull(boxes.get(graft.builderId()));
@@ -167,6 +170,10 @@ public class Jobs {
             Stop.Box box = new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), -builder.position(), builder.code());
             GraftCalendar calendar = GraftCalendar.of(graft.plan(builder.school()), assumptions);
             List<Queen> cells = onTheBar.getOrDefault(graft.id(), List.of());
+            if (!graft.grafted() && gone.containsKey(graft.motherId())) {
+                stops.add(motherGone(box, graft, Objects.requireNonNull(gone.get(graft.motherId())), today));
+                continue;
+            }
             for (StepKind kind : BatchSteps.open(graft, calendar)) {
                 CalendarStep step = calendar.step(kind).orElseThrow();
                 boolean nothingLeft = graft.grafted() && cells.isEmpty();
@@ -180,6 +187,15 @@ public class Jobs {
             }
         }
         return ripe;
+    }
+
+    /** Nothing is made ready for a graft from a queen who is dead or sold. */
+    private static Stop motherGone(Stop.Box box, Graft graft, Queen mother, LocalDate today) {
+        LocalDate by = graft.graftDay().isBefore(today) ? today : graft.graftDay();
+        return new Stop(box, StepKind.GRAFT.name(), graft.id(), Sentence.of("work.MOTHER_GONE"),
+                DatedSpan.ofClosed(today, by), List.of(Reason.of(Source.COMMON_PRACTICE, "due.motherGone",
+                        mother.name().isEmpty() ? mother.code() : mother.name())),
+                Kit.NOTHING);
     }
 
     /** From the day of placing until the first virgin may be out: after that nobody gives a cell away blindly. */

@@ -8,6 +8,7 @@ import java.util.UUID;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.yard.SiteCondition;
+import vividcrown.core.yard.YardFold;
 
 /** A place where hives stand. */
 public interface Yard {
@@ -46,6 +47,9 @@ public interface Yard {
     String rules();
 
     Optional<LocalDate> closedOn();
+
+    /** What bees found there, as somebody said last. */
+    Optional<YardFold.FlowNoted> flowSaid();
 
     /** Seasons are half a year apart from those of the north. */
     default boolean isSouthern() {

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.climate.Climate;
+import vividcrown.core.yard.Flow;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.core.yard.YardFold;
@@ -40,6 +41,9 @@ class YardRow implements Yard {
     private boolean stationOn;
     private List<String> conditions;
     private String rules;
+    @Enumerated(EnumType.STRING)
+    private @Nullable Flow flow;
+    private @Nullable LocalDate flowOn;
     private @Nullable LocalDate closedOn;
 
     @SuppressWarnings("NullAway") // filled by Hibernate
@@ -48,6 +52,8 @@ class YardRow implements Yard {
 
     YardRow(YardFold.State state) {
         YardDeed.Opened opened = state.opened();
+        this.flow = state.flow().map(YardFold.FlowNoted::flow).orElse(null);
+        this.flowOn = state.flow().map(YardFold.FlowNoted::on).orElse(null);
         this.id = opened.yard();
         this.name = opened.name();
         this.prefix = opened.prefix();
@@ -138,5 +144,12 @@ class YardRow implements Yard {
     @Override
     public Optional<LocalDate> closedOn() {
         return Optional.ofNullable(closedOn);
+    }
+
+    @Override
+    public Optional<YardFold.FlowNoted> flowSaid() {
+        return flow == null || flowOn == null
+                ? Optional.empty()
+                : Optional.of(new YardFold.FlowNoted(flow, flowOn));
     }
 }

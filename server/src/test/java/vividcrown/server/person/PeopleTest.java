@@ -164,4 +164,55 @@ class PeopleTest {
         assertThat(owner.delete("/api/v1/people/" + theirs).status()).isEqualTo(404);
         assertThat(owner.get("/api/v1/people").json().path("people")).hasSize(2);
     }
+
+    @Test
+    void a_forgotten_password_is_chosen_anew_by_a_link_that_works_once() {
+        Client jory = application.signedIn(demo.crewEmail());
+        String path = owner.post("/api/v1/people/" + idOf(demo.crewEmail()) + "/password-link", Map.of()).json()
+                .path("path").asString();
+        String link = "/api/v1/people/invitations" + path.substring("/join".length());
+        assertThat(stranger().get(link).json().path("email").asString()).isEqualTo(demo.crewEmail());
+        assertThat(joins(link, email()).status()).isEqualTo(204);
+        assertThat(jory.get("/api/v1/round").status()).as("signed out everywhere").isEqualTo(401);
+        assertThat(new Client(application.address()).signIn(demo.crewEmail(), PASSWORD).get("/api/v1/round").status())
+                .as("the address stays, whatever the form said").isEqualTo(200);
+        assertThat(joins(link, email()).findings()).singleElement().asString().contains("was used already");
+        assertThat(owner.get("/api/v1/people").json().path("people")).as("nobody new came in").hasSize(2);
+        Client crew = new Client(application.address()).signIn(demo.crewEmail(), PASSWORD);
+        assertThat(crew.post("/api/v1/people/" + idOf(demo.ownerEmail()) + "/password-link", Map.of()).status())
+                .isEqualTo(403);
+    }
+
+    @Test
+    void a_link_for_somebody_who_left_meanwhile_opens_nothing() {
+        String path = owner.post("/api/v1/people/" + idOf(demo.crewEmail()) + "/password-link", Map.of()).json()
+                .path("path").asString();
+        owner.delete("/api/v1/people/" + idOf(demo.crewEmail()));
+        assertThat(stranger().get("/api/v1/people/invitations" + path.substring("/join".length())).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void a_role_is_changed_later_but_one_owner_stays() {
+        Client jory = application.signedIn(demo.crewEmail());
+        String crew = idOf(demo.crewEmail());
+        assertThat(owner.put("/api/v1/people/" + idOf(demo.ownerEmail()) + "/role", Map.of("role", "CREW")).findings())
+                .singleElement().asString().contains("last owner");
+        assertThat(owner.put("/api/v1/people/" + crew + "/role", Map.of("role", "OWNER")).status()).isEqualTo(204);
+        assertThat(jory.get("/api/v1/people").status()).as("signs in anew").isEqualTo(401);
+        Client now = application.signedIn(demo.crewEmail());
+        assertThat(now.get("/api/v1/people").status()).isEqualTo(200);
+        assertThat(now.put("/api/v1/people/" + idOf(demo.ownerEmail()) + "/role", Map.of("role", "CREW")).status())
+                .isEqualTo(204);
+        assertThat(application.signedIn(demo.ownerEmail()).get("/api/v1/people").status()).isEqualTo(403);
+    }
+
+    @Test
+    void a_lost_phone_is_signed_out_from_another() {
+        Client phone = application.signedIn(demo.ownerEmail());
+        assertThat(phone.get("/api/v1/round").status()).isEqualTo(200);
+        assertThat(owner.delete("/api/v1/people/me/other-sessions").status()).isEqualTo(204);
+        assertThat(phone.get("/api/v1/round").status()).isEqualTo(401);
+        assertThat(owner.get("/api/v1/round").status()).isEqualTo(200);
+    }
 }

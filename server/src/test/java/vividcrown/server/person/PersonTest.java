@@ -69,7 +69,7 @@ class PersonTest {
         assertThat(link.status()).isEqualTo(403);
         assertThat(link.json().path("detail").asString())
                 .isEqualTo("Only the owner can do this. Ask the owner.");
-        assertThat(crew.post("/api/v1/imports/queens/preview", Map.of("csv", "code\n1")).status()).isEqualTo(403);
+        assertThat(crew.post("/api/v1/imports/apiary/preview", Map.of("csv", "code\n1")).status()).isEqualTo(403);
         assertThat(crew.get("/api/v1/round").status()).isEqualTo(200);
     }
 

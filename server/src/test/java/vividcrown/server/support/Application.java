@@ -5,6 +5,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
 import javax.sql.DataSource;
@@ -17,6 +19,7 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.VividCrown;
 import vividcrown.server.demo.DemoOperation;
+import vividcrown.server.operation.Founding;
 
 /**
  * Starts the real application once for all tests, on a real PostgreSQL with a database of its own, and hands it to tests
@@ -49,6 +52,16 @@ public final class Application implements ParameterResolver {
             return demo;
         }
 
+        /** An operation with an owner and nothing else. @return who signs in */
+        public String empty() {
+            String email = "mira@%s.invalid".formatted(UUID.randomUUID().toString().substring(0, 8));
+            UUID operation = UUID.randomUUID();
+            Founding founding = context.getBean(Founding.class);
+            founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.of(LocalDate.of(2026, 6, 9)));
+            founding.admit(UUID.randomUUID(), operation, "Mira", email, DemoOperation.PASSWORD, "OWNER");
+            return email;
+        }
+
         public Client signedIn(String email) {
             return new Client(address()).signIn(email, DemoOperation.PASSWORD);
         }
@@ -76,10 +89,19 @@ public final class Application implements ParameterResolver {
     private static final AtomicInteger FRESH = new AtomicInteger();
 
     private static Running start() {
-        String url = database(OF_A_PROCESS + ProcessHandle.current().pid());
+        Running running = start(database(OF_A_PROCESS + ProcessHandle.current().pid()));
+        dropThoseOfTheDead(JdbcClient.create(running.context().getBean("ownerDataSource", DataSource.class)));
+        return running;
+    }
+
+    /** A second server with a database of its own; whoever asks for it closes it. */
+    public static Running another() {
+        return start(freshDatabase());
+    }
+
+    private static Running start(String url) {
         ConfigurableApplicationContext context = new SpringApplication(VividCrown.class).run("--server.port=0",
                 "--crown.demo=true", "--crown.database-url=" + url);
-        dropThoseOfTheDead(JdbcClient.create(context.getBean("ownerDataSource", DataSource.class)));
         int port = ((WebServerApplicationContext) context).getWebServer().getPort();
         return new Running(port, url, context);
     }

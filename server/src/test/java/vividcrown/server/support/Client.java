@@ -88,10 +88,18 @@ public final class Client {
         return send(request);
     }
 
+    /** A file as it is, JSON or what pretends to be. */
+    public Answer putText(String path, String text) {
+        return send(withText(path, text, "PUT"));
+    }
+
     private HttpRequest.Builder withBody(String path, Object body, String method) {
+        return withText(path, JSON.writeValueAsString(body), method);
+    }
+
+    private HttpRequest.Builder withText(String path, String text, String method) {
         return HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json")
-                .header("X-XSRF-TOKEN", token())
-                .method(method, HttpRequest.BodyPublishers.ofString(JSON.writeValueAsString(body)));
+                .header("X-XSRF-TOKEN", token()).method(method, HttpRequest.BodyPublishers.ofString(text));
     }
 
     private String token() {

@@ -148,4 +148,30 @@ class YardTest {
         assertThat(crew.tell("YARD_CLIMATE_SAID", "yard", yard, "climate", "UPLAND", "ownHighs", List.of()).status())
                 .isEqualTo(403);
     }
+
+    @Test
+    void what_bees_find_is_said_by_somebody_or_read_from_fresh_nectar() {
+        JsonNode yards = owner.get("/api/v1/yards").json();
+        String quarry = yards.valueStream().filter(one -> one.path("name").asString().equals("Quarry Terrace"))
+                .findFirst().orElseThrow().path("id").asString();
+        JsonNode read = page(quarry).path("place").path("flow");
+        assertThat(read.path("by").asString()).as("the demo's hives there were read frame by frame")
+                .isEqualTo("NECTAR");
+        assertThat(owner.tell("YARD_FLOW_SAID", "yard", quarry, "flow", "DEARTH").status()).isEqualTo(200);
+        JsonNode said = page(quarry).path("place").path("flow");
+        assertThat(said.path("flow").asString()).isEqualTo("DEARTH");
+        assertThat(said.path("by").asString()).isEqualTo("SAID");
+        assertThat(page(opened(46.2, 600)).path("place").has("flow")).as("nobody knows").isFalse();
+    }
+
+    @Test
+    void what_was_said_of_the_flow_is_believed_for_some_days_only() {
+        String yard = opened(46.2, 600);
+        assertThat(owner.tell(LocalDate.of(2026, 5, 20), "YARD_FLOW_SAID", "yard", yard, "flow", "STRONG").status())
+                .isEqualTo(200);
+        assertThat(page(yard).path("place").has("flow")).isFalse();
+        assertThat(owner.tell(LocalDate.of(2026, 6, 2), "YARD_FLOW_SAID", "yard", yard, "flow", "GOOD").status())
+                .isEqualTo(200);
+        assertThat(page(yard).path("place").path("flow").path("on").asString()).isEqualTo("2026-06-02");
+    }
 }
