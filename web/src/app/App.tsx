@@ -7,6 +7,7 @@ import { Refused } from '../api/client'
 import { RoundScreen } from '../round/RoundScreen'
 import { foundingQuery, SessionContext, useMaybeSession } from '../session/queries'
 import { SignIn } from '../session/SignIn'
+import { Broken } from './Broken'
 import { Shell } from './Shell'
 import { keeping } from '../session/keeping'
 
@@ -38,6 +39,8 @@ const client: QueryClient = new QueryClient({
     },
   }),
   defaultOptions: {
+    // a form without a signal is not held back: what it says goes into the outbox
+    mutations: { networkMode: 'always' },
     queries: {
       staleTime: 10_000,
       gcTime: 7 * 24 * 3600_000,
@@ -53,24 +56,30 @@ const router = createBrowserRouter([
   {
     element: <Shell />,
     children: [
-      { path: '/', element: <RoundScreen /> },
-      { path: '/grafts', element: later(<GraftsScreen />) },
-      { path: '/grafts/plan', element: later(<PlanScreen />) },
-      { path: '/grafts/:id', element: later(<GraftScreen />) },
-      { path: '/yards', element: later(<YardsScreen />) },
-      { path: '/yards/:id', element: later(<YardScreen />) },
-      { path: '/colonies', element: later(<ColoniesScreen />) },
-      { path: '/colonies/:id', element: later(<ColonyScreen />) },
-      { path: '/colonies/:id/read', element: later(<ReadScreen />) },
-      { path: '/frames/:id', element: later(<FrameScreen />) },
-      { path: '/queens', element: later(<QueensScreen />) },
-      { path: '/queens/:id', element: later(<QueenScreen />) },
-      { path: '/season', element: later(<SeasonScreen />) },
-      { path: '/orders', element: later(<OrdersScreen />) },
-      { path: '/builders', element: later(<BuildersScreen />) },
-      { path: '/files', element: later(<FilesScreen />) },
-      { path: '/begin', element: later(<FirstStepsScreen />) },
-      { path: '/settings', element: later(<SettingsScreen />) },
+      {
+        // what goes wrong on one screen leaves the way to the others
+        errorElement: <Broken />,
+        children: [
+          { path: '/', element: <RoundScreen /> },
+          { path: '/grafts', element: later(<GraftsScreen />) },
+          { path: '/grafts/plan', element: later(<PlanScreen />) },
+          { path: '/grafts/:id', element: later(<GraftScreen />) },
+          { path: '/yards', element: later(<YardsScreen />) },
+          { path: '/yards/:id', element: later(<YardScreen />) },
+          { path: '/colonies', element: later(<ColoniesScreen />) },
+          { path: '/colonies/:id', element: later(<ColonyScreen />) },
+          { path: '/colonies/:id/read', element: later(<ReadScreen />) },
+          { path: '/frames/:id', element: later(<FrameScreen />) },
+          { path: '/queens', element: later(<QueensScreen />) },
+          { path: '/queens/:id', element: later(<QueenScreen />) },
+          { path: '/season', element: later(<SeasonScreen />) },
+          { path: '/orders', element: later(<OrdersScreen />) },
+          { path: '/builders', element: later(<BuildersScreen />) },
+          { path: '/files', element: later(<FilesScreen />) },
+          { path: '/begin', element: later(<FirstStepsScreen />) },
+          { path: '/settings', element: later(<SettingsScreen />) },
+        ],
+      },
     ],
   },
 ])
@@ -87,11 +96,9 @@ export function App() {
   )
 }
 
-/** Nobody is signed in: the door; on the very first day the founding; behind an invitation's link the way in. */
+/** Nobody is signed in: the door; on the very first day the founding. */
 function Outside() {
   const founding = useQuery(foundingQuery)
-  const secret = window.location.pathname.match(/^\/join\/(.+)$/)?.[1]
-  if (secret) return later(<JoinScreen secret={secret} onIn={() => void router.navigate('/')} />)
   if (founding.data?.open)
     return later(<FoundingScreen onFounded={() => void router.navigate('/begin')} />)
   return <SignIn />
@@ -110,6 +117,9 @@ function Door() {
       </main>
     )
   }
+  // also for somebody who is signed in: a link for a new password, or one opened on a device that others use
+  const secret = window.location.pathname.match(/^\/join\/(.+)$/)?.[1]
+  if (secret) return later(<JoinScreen secret={secret} onIn={() => window.location.assign('/')} />)
   if (session.data === null) return <Outside />
   return (
     <SessionContext value={session.data}>

@@ -6,10 +6,11 @@ import { answered, api } from '../api/client'
 import { v7 as uuidv7 } from 'uuid'
 import type { PlannedLine, SeasonPage } from '../api/types'
 import { ThreadChart } from '../threads/ThreadChart'
-import { addDays, dayNumber, sayDay } from '../time/days'
+import { addDays, sayDay } from '../time/days'
 import { Findings } from '../ui/Page'
-import { forWhom, percent, plannedThread, withMoved } from './planned'
+import { daysAhead, percent, withMoved } from './planned'
 import { checkQuery } from './queries'
+import { usePlannedRow } from './usePlannedRow'
 
 /** The plan as threads. One is dragged, or moved with the arrow keys, and what breaks is said before it is kept. */
 export function PlannedThreads({ season }: { season: SeasonPage }) {
@@ -17,53 +18,44 @@ export function PlannedThreads({ season }: { season: SeasonPage }) {
   const navigate = useNavigate()
   const [moving, setMoving] = useState<{ graft: string; days: number }>()
   const { planned, today } = season
-  const last = planned
-    .flatMap((line) => line.batch.shares.map((share) => share.delivery))
-    .toSorted()
-    .at(-1)
-  const ahead = last ? Math.max(28, dayNumber(last) - dayNumber(today) + 3) : 42
+  const row = usePlannedRow()
+  // a graft that is moved is planned anew: the answer that brings the new one no longer has the one under the hand
+  const held = moving && planned.find((line) => line.graft === moving.graft)
   return (
     <>
       <ThreadChart
         name={t('season.threads')}
         today={today}
         back={3}
-        ahead={ahead}
+        ahead={daysAhead(
+          planned.map((line) => line.batch),
+          today,
+        )}
         rows={planned.map((line) => {
           const days = moving?.graft === line.graft ? moving.days : 0
           return {
-            id: line.graft,
-            label: (
+            ...row(
+              line.batch,
               <>
-                <strong>{line.batch.builder}</strong> · {line.batch.cups}{' '}
+                {' '}
                 <span className="text-sm">{line.batch.breederName}</span>
                 {line.batch.locked && <span className="text-sm"> · {t('season.fixed')}</span>}
-              </>
+              </>,
+              days,
             ),
-            says: t('season.rowSays', {
-              builder: line.batch.builder,
-              cups: line.batch.cups,
-              breeder: line.batch.breederName,
-              day: sayDay(addDays(line.batch.day, days)),
-              whom: forWhom(line.batch) || t('season.nobody'),
-            }),
-            thread: plannedThread(line.batch, days),
-            due: {
-              day: addDays(line.batch.day, days),
-              text: forWhom(line.batch) || t('season.nobody'),
-              late: false,
-            },
+            id: line.graft,
             selected: moving?.graft === line.graft,
             onOpen: () => void navigate(`/grafts/${line.graft}`),
             onMove: (more) => setMoving({ graft: line.graft, days: days + more }),
           }
         })}
       />
-      {moving && moving.days !== 0 && (
+      {held && moving.days !== 0 && (
         <Moving
-          key={moving.graft}
+          key={held.graft}
           season={season}
-          moving={moving}
+          line={held}
+          days={moving.days}
           onDone={() => setMoving(undefined)}
         />
       )}
@@ -73,24 +65,25 @@ export function PlannedThreads({ season }: { season: SeasonPage }) {
 
 function Moving({
   season,
-  moving,
+  line,
+  days,
   onDone,
 }: {
   season: SeasonPage
-  moving: { graft: string; days: number }
+  line: PlannedLine
+  days: number
   onDone: () => void
 }) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const line = season.planned.find((one) => one.graft === moving.graft) as PlannedLine
-  const day = addDays(line.batch.day, moving.days)
-  const check = useQuery(checkQuery(withMoved(season.planned, moving.graft, moving.days)))
+  const day = addDays(line.batch.day, days)
+  const check = useQuery(checkQuery(withMoved(season.planned, line.graft, days)))
   const [request] = useState(() => uuidv7())
   const keep = useMutation({
     mutationFn: () =>
       answered(
         api.POST('/api/v1/season/grafts/{id}/move', {
-          params: { path: { id: moving.graft } },
+          params: { path: { id: line.graft } },
           body: { request, day },
         }),
       ),
