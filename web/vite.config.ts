@@ -2,9 +2,11 @@ import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { VitePWA } from 'vite-plugin-pwa'
 import { defineConfig } from 'vitest/config'
+import { catalogue } from './catalogue.ts'
 
 export default defineConfig({
   plugins: [
+    catalogue(),
     react(),
     tailwindcss(),
     // The screens themselves are kept on the device, so that the round opens in a yard without signal.
@@ -27,5 +29,6 @@ export default defineConfig({
     }),
   ],
   build: { target: 'es2022', assetsInlineLimit: 0 },
+  test: { setupFiles: ['fake-indexeddb/auto'] },
   server: { proxy: { '/api': 'http://127.0.0.1:8420', '/calendar': 'http://127.0.0.1:8420' } },
 })

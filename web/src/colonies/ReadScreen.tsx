@@ -1,36 +1,20 @@
 import { useQuery } from '@tanstack/react-query'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import type { ColonyPage } from '../api/types'
-import { useDraft, useRecord } from '../outbox/useRecord'
+import { useKey } from '../app/keys'
+import { useDraft } from '../outbox/useDraft'
+import { useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { longDay, sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { BoxChoice, boxesOf, hangingIn } from './BoxChoice'
 import { BoxFromAbove } from './BoxFromAbove'
-import { BoxNumbers } from './BoxNumbers'
-import { CellsPad } from './CellsPad'
 import { colonyQuery, previewQuery } from './queries'
-import {
-  BOX_SIGNS,
-  EMPTY,
-  everyFrame,
-  isEmpty,
-  MORE_SIGNS,
-  sameAs,
-  seamsIn,
-  SIDE_SIGNS,
-  signsOn,
-  tapped,
-  tappedOnSide,
-  toldOf,
-  turnedRound,
-  type Draft,
-  type Place,
-} from './reading'
-import { SignKey } from './SignKey'
-import { VerdictColumn } from './VerdictColumn'
+import { BoxPad, SidePad } from './ReadPads'
+import { EMPTY, everyFrame, isEmpty, sameAs, seamsIn, type Draft, type Place } from './reading'
+import { SoFar } from './SoFar'
 
 export default function ReadScreen() {
   const id = useParams().id ?? ''
@@ -57,7 +41,6 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
   )
   const [before, setBefore] = useState<Draft[]>([])
   const [place, setPlace] = useState<Place>()
-  const [more, setMore] = useState(false)
   const boxes = boxesOf(page.stack)
   const [level, setLevel] = useState(boxes[0]?.level ?? 1)
   const box = boxes.find((one) => one.level === level)
@@ -99,20 +82,9 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
         : { box: level, slot, side: 'NEAR' },
     )
 
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey) return
-      if (event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement)
-        return
-      if (event.key === 'z') undo()
-      else if (event.key === 's' && last) change(sameAs(last.reading))
-      else if (event.key === 'e') change(everyFrame(draft))
-      else return
-      event.preventDefault()
-    }
-    document.addEventListener('keydown', onKey)
-    return () => document.removeEventListener('keydown', onKey)
-  }, [change, draft, last, undo])
+  useKey('z', undo)
+  useKey('s', () => last && change(sameAs(last.reading)))
+  useKey('e', () => change(everyFrame(draft)))
 
   return (
     <Page
@@ -190,78 +162,12 @@ function Pad({ page, corrects }: { page: ColonyPage; corrects: string | null }) 
             </button>
           </div>
           {place ? (
-            <section aria-labelledby="side-pad" className="order-4 lg:order-none">
-              <h2 id="side-pad" className="mt-4 flex flex-wrap items-baseline gap-4 text-xl">
-                {t(`read.side.${place.side}`, { slot: place.slot })}
-                <button className="act text-base" onClick={() => select(place.slot)}>
-                  {t('read.flip')}
-                </button>
-                <button
-                  className="act text-base"
-                  onClick={() => change(turnedRound(draft, place.box, place.slot))}
-                >
-                  {t('read.turnRound')}
-                </button>
-                <button className="act text-base" onClick={() => setPlace(undefined)}>
-                  {t('read.wholeBox')}
-                </button>
-              </h2>
-              <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
-                {SIDE_SIGNS.map((sign) => (
-                  <SignKey
-                    key={sign}
-                    sign={sign}
-                    told={signsOn(draft, place).includes(sign) ? 'seen' : 'unlooked'}
-                    onTap={() => change(tappedOnSide(draft, place, sign))}
-                  />
-                ))}
-              </div>
-            </section>
+            <SidePad draft={draft} place={place} onChange={change} onPlace={setPlace} />
           ) : (
-            <section aria-labelledby="box-pad" className="order-2 lg:order-none">
-              <h2 id="box-pad" className="mt-4 text-xl">
-                {t('read.wholeBox')}
-              </h2>
-              <p className="text-sm text-ink-2">{t('read.how')}</p>
-              <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
-                {[...BOX_SIGNS, ...(more ? MORE_SIGNS : [])].map((sign) => (
-                  <SignKey
-                    key={sign}
-                    sign={sign}
-                    told={toldOf(draft, sign)}
-                    onTap={() => change(tapped(draft, sign))}
-                  />
-                ))}
-              </div>
-              <button className="act mt-2" aria-expanded={more} onClick={() => setMore(!more)}>
-                {more ? t('read.fewer') : t('read.more')}
-              </button>
-              <BoxNumbers draft={draft} onChange={change} />
-              <CellsPad draft={draft} onChange={change} />
-            </section>
+            <BoxPad draft={draft} onChange={change} />
           )}
         </div>
-        <aside className="mt-6 lg:mt-0" aria-label={t('read.soFar')}>
-          {preview.data ? (
-            <>
-              {preview.data.frameDoubts.length > 0 && (
-                <div role="status" className="mb-4 border-l-4 border-crown pl-3">
-                  {preview.data.frameDoubts.map((one) => (
-                    <p key={`${one.box} ${one.slot}`} className="font-semibold">
-                      {t(one.other === undefined ? 'read.turned' : 'read.swapped', one)}
-                    </p>
-                  ))}
-                  <p className="text-sm text-ink-2">{t('read.putBack')}</p>
-                </div>
-              )}
-              <VerdictColumn verdict={preview.data.verdict} />
-            </>
-          ) : (
-            <p className="text-ink-2">
-              {preview.isError ? t('read.verdictLater') : t('connection.loading')}
-            </p>
-          )}
-        </aside>
+        <SoFar preview={preview} />
       </div>
       <div className="sticky bottom-14 z-20 mt-4 flex gap-3 bg-paper py-2 md:bottom-0">
         <button

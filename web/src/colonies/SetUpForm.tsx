@@ -1,4 +1,4 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
@@ -6,8 +6,11 @@ import { answered, api } from '../api/client'
 import type { ColonyPage, Deed } from '../api/types'
 import { useTell } from '../outbox/useRecord'
 import { settingsQuery } from '../settings/queries'
-import { Findings } from '../ui/Page'
+import { ChoiceField, NumberField, TextField, TickField } from '../ui/Fields'
+import { SavedForm } from '../ui/SavedForm'
+import { Said } from '../ui/Said'
 import { yardsQuery } from '../yards/queries'
+import { MoveAdvice } from './MoveAdvice'
 
 type Purpose = ColonyPage['colony']['purpose']
 const PURPOSES: Purpose[] = [
@@ -20,201 +23,153 @@ const PURPOSES: Purpose[] = [
   'BANK',
 ]
 
-async function queenCalled(code: string) {
+/** Sets a hive up, or changes what and where it is; everything typed stays where the server refuses it. */
+export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => void }) {
+  const { t } = useTranslation()
+  const yards = (useQuery(yardsQuery).data ?? []).filter(
+    (one) => !one.closedOn || one.id === page?.colony.yard,
+  )
+  const formats = Object.keys(useQuery(settingsQuery).data?.formats ?? {})
+  const [ids] = useState(() => ({ hive: page?.colony.id ?? uuidv7(), box: uuidv7() }))
+  const [draft, setDraft] = useState({
+    code: page?.colony.code ?? '',
+    yard: page?.colony.yard ?? '',
+    position: (page?.position ?? 1) as number | undefined,
+    purpose: page?.colony.purpose ?? ('PRODUCTION' as Purpose),
+    frames: 10 as number | undefined,
+    format: '',
+    queen: page?.queens[0]?.code ?? '',
+    droneComb: page?.droneCombOn !== undefined,
+  })
+  const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part })
+  const yard = draft.yard || (yards[0]?.id ?? '')
+  const tell = useTell()
+  const send = async () => {
+    const queen = await queenCalled(draft.queen, () => t('setUp.noQueen', { code: draft.queen }))
+    const deeds = page
+      ? changed(page, { ...draft, yard })
+      : [setUp(ids, { ...draft, yard, format: draft.format || (formats[0] ?? '') })]
+    const { hive } = ids
+    if (queen && !page?.queens.some((one) => one.id === queen.id)) {
+      deeds.push({
+        kind: 'QUEEN_PLACED',
+        queen: queen.id,
+        hive,
+        given: 'LAYING_QUEEN',
+        besideAnother: false,
+      })
+    }
+    if (draft.droneComb !== (page?.droneCombOn !== undefined)) {
+      deeds.push({ kind: draft.droneComb ? 'DRONE_COMB_IN' : 'DRONE_COMB_OUT', hive })
+    }
+    return deeds.length > 0 ? tell(deeds) : undefined
+  }
+  return (
+    <SavedForm send={send} onDone={onDone} name={t('setUp.keep')}>
+      <TextField
+        name={t('setUp.code')}
+        required
+        maxLength={20}
+        value={draft.code}
+        onChange={(code) => set({ code })}
+      />
+      <ChoiceField
+        name={t('setUp.yard')}
+        value={yard}
+        choices={yards.map((one) => one.id)}
+        say={(id) => yards.find((one) => one.id === id)?.name ?? ''}
+        onChange={(next) => set({ yard: next })}
+      />
+      <NumberField
+        name={t('setUp.position')}
+        required
+        min={1}
+        value={draft.position}
+        onChange={(position) => set({ position })}
+      />
+      <ChoiceField
+        name={t('setUp.purpose')}
+        value={draft.purpose}
+        choices={PURPOSES}
+        say={(one) => t(`purpose.${one}`)}
+        onChange={(purpose) => set({ purpose })}
+      />
+      {!page && (
+        <>
+          <NumberField
+            name={t('setUp.frames')}
+            required
+            min={1}
+            max={24}
+            value={draft.frames}
+            onChange={(frames) => set({ frames })}
+          />
+          <ChoiceField
+            name={t('setUp.format')}
+            value={draft.format || (formats[0] ?? '')}
+            choices={formats}
+            say={(one) => one}
+            onChange={(format) => set({ format })}
+          />
+        </>
+      )}
+      <TextField name={t('setUp.queen')} value={draft.queen} onChange={(queen) => set({ queen })} />
+      <TickField
+        name={t('setUp.droneComb')}
+        value={draft.droneComb}
+        onChange={(droneComb) => set({ droneComb })}
+      />
+      {page && yard !== page.colony.yard && <MoveAdvice hive={ids.hive} yard={yard} />}
+    </SavedForm>
+  )
+}
+
+type Filled = {
+  code: string
+  yard: string
+  position: number | undefined
+  purpose: Purpose
+  frames: number | undefined
+  format: string
+}
+
+function setUp(ids: { hive: string; box: string }, filled: Filled): Deed {
+  const slots = filled.frames ?? 10
+  return {
+    kind: 'HIVE_SET_UP',
+    hive: ids.hive,
+    code: filled.code.trim(),
+    yard: filled.yard,
+    position: filled.position ?? 1,
+    purpose: filled.purpose,
+    stack: [{ id: ids.box, kind: 'BROOD', format: filled.format, slots, frames: slots }],
+  }
+}
+
+function changed(page: ColonyPage, filled: Filled): Deed[] {
+  const { colony } = page
+  const hive = colony.id
+  const deeds: Deed[] = []
+  const position = filled.position ?? page.position
+  if (filled.code.trim() !== colony.code) {
+    deeds.push({ kind: 'HIVE_RENAMED', hive, code: filled.code.trim() })
+  }
+  if (filled.yard !== colony.yard || position !== page.position) {
+    deeds.push({ kind: 'HIVE_MOVED', hive, yard: filled.yard, position })
+  }
+  if (filled.purpose !== colony.purpose) {
+    deeds.push({ kind: 'HIVE_REPURPOSED', hive, purpose: filled.purpose })
+  }
+  return deeds
+}
+
+async function queenCalled(code: string, unknown: () => string) {
   const wanted = code.trim().toLowerCase()
   if (!wanted) return undefined
   const { items } = await answered(
     api.GET('/api/v1/queens', { params: { query: { search: wanted } } }),
   )
   const queen = items.find((one) => one.code.toLowerCase() === wanted)
-  if (!queen) throw new Error('no such queen')
+  if (!queen) throw new Said(unknown())
   return queen
-}
-
-/** Sets a hive up, or changes what and where it is; everything typed stays where the server refuses it. */
-export function SetUpForm({ page, onDone }: { page?: ColonyPage; onDone: () => void }) {
-  const { t } = useTranslation()
-  const client = useQueryClient()
-  const yards = useQuery(yardsQuery)
-  const formats = Object.keys(useQuery(settingsQuery).data?.formats ?? {})
-  const [code, setCode] = useState(page?.colony.code ?? '')
-  const [yard, setYard] = useState(page?.colony.yard ?? '')
-  const [position, setPosition] = useState(String(page?.position ?? 1))
-  const [frames, setFrames] = useState(String(page?.colony.frames ?? 10))
-  const [format, setFormat] = useState(page?.colony.format ?? '')
-  const [droneComb, setDroneComb] = useState(page?.droneCombOn !== undefined)
-  const [queenCode, setQueenCode] = useState(page?.queens[0]?.code ?? '')
-  const [purpose, setPurpose] = useState<Purpose>(page?.colony.purpose ?? 'PRODUCTION')
-  const [ids] = useState(() => ({ hive: page?.colony.id ?? uuidv7(), box: uuidv7() }))
-  const tell = useTell()
-  const keep = useMutation({
-    mutationFn: async () => {
-      const queen = await queenCalled(queenCode)
-      const { hive } = ids
-      const place = { yard: yard || (yards.data?.[0]?.id ?? ''), position: Number(position) }
-      const deeds: Deed[] = []
-      if (!page) {
-        const slots = Number(frames)
-        const box = {
-          id: ids.box,
-          kind: 'BROOD' as const,
-          format: format || (formats[0] ?? ''),
-          slots,
-          frames: slots,
-        }
-        const stack = [box]
-        deeds.push({ kind: 'HIVE_SET_UP', hive, code: code.trim(), purpose, stack, ...place })
-      } else {
-        const { colony } = page
-        if (code.trim() !== colony.code) {
-          deeds.push({ kind: 'HIVE_RENAMED', hive, code: code.trim() })
-        }
-        if (place.yard !== colony.yard || place.position !== page.position) {
-          deeds.push({ kind: 'HIVE_MOVED', hive, ...place })
-        }
-        if (purpose !== colony.purpose) deeds.push({ kind: 'HIVE_REPURPOSED', hive, purpose })
-      }
-      if (queen && !page?.queens.some((one) => one.id === queen.id)) {
-        deeds.push({
-          kind: 'QUEEN_PLACED',
-          queen: queen.id,
-          hive,
-          given: 'LAYING_QUEEN',
-          besideAnother: false,
-        })
-      }
-      if (droneComb !== (page?.droneCombOn !== undefined)) {
-        deeds.push({ kind: droneComb ? 'DRONE_COMB_IN' : 'DRONE_COMB_OUT', hive })
-      }
-      if (deeds.length > 0) await tell(deeds)
-    },
-    onSuccess: async () => {
-      await client.invalidateQueries()
-      onDone()
-    },
-  })
-  const labelled = (name: string, field: React.ReactNode) => (
-    <label className="min-w-32 flex-1">
-      <span className="block text-sm text-ink-2">{t(`setUp.${name}`)}</span>
-      {field}
-    </label>
-  )
-  const unknownQueen = keep.error instanceof Error && keep.error.message === 'no such queen'
-  return (
-    <form
-      className="mb-6 max-w-4xl border-t-2 border-ink pt-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        keep.mutate()
-      }}
-    >
-      <div className="flex flex-wrap gap-3">
-        {labelled(
-          'code',
-          <input
-            className="field"
-            value={code}
-            required
-            maxLength={20}
-            onChange={(event) => setCode(event.target.value)}
-          />,
-        )}
-        {labelled(
-          'yard',
-          <select className="field" value={yard} onChange={(event) => setYard(event.target.value)}>
-            {yards.data?.map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-          </select>,
-        )}
-        {labelled(
-          'position',
-          <input
-            className="field"
-            type="number"
-            min={1}
-            value={position}
-            required
-            onChange={(event) => setPosition(event.target.value)}
-          />,
-        )}
-        {labelled(
-          'purpose',
-          <select
-            className="field"
-            value={purpose}
-            onChange={(event) => setPurpose(event.target.value as Purpose)}
-          >
-            {PURPOSES.map((one) => (
-              <option key={one} value={one}>
-                {t(`purpose.${one}`)}
-              </option>
-            ))}
-          </select>,
-        )}
-        {!page && (
-          <>
-            {labelled(
-              'frames',
-              <input
-                className="field"
-                type="number"
-                min={1}
-                max={24}
-                value={frames}
-                required
-                onChange={(event) => setFrames(event.target.value)}
-              />,
-            )}
-            {labelled(
-              'format',
-              <select
-                className="field"
-                value={format}
-                onChange={(event) => setFormat(event.target.value)}
-              >
-                {formats.map((one) => (
-                  <option key={one} value={one}>
-                    {one}
-                  </option>
-                ))}
-              </select>,
-            )}
-          </>
-        )}
-        {labelled(
-          'queen',
-          <input
-            className="field"
-            value={queenCode}
-            onChange={(event) => setQueenCode(event.target.value)}
-          />,
-        )}
-        <label className="flex min-h-11 items-center gap-3 self-end">
-          <input
-            type="checkbox"
-            className="size-5"
-            checked={droneComb}
-            onChange={(event) => setDroneComb(event.target.checked)}
-          />
-          {t('setUp.droneComb')}
-        </label>
-      </div>
-      {unknownQueen ? (
-        <p role="alert" className="mt-2 font-semibold text-crown">
-          {t('setUp.noQueen', { code: queenCode })}
-        </p>
-      ) : (
-        <Findings error={keep.error} />
-      )}
-      <button
-        className="act act-main mt-3"
-        disabled={keep.isPending || !yards.data || formats.length === 0}
-      >
-        {t('setUp.keep')}
-      </button>
-    </form>
-  )
 }

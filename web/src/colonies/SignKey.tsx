@@ -13,7 +13,7 @@ export function SignKey({ sign, told, onTap }: { sign: Sign; told: Told; onTap: 
         : 'border-ink-3'
   return (
     <button
-      className={`min-h-14 rounded-md border-2 px-3 py-1 text-left leading-5 ${look}`}
+      className={`min-h-14 rounded-md border-2 px-3 py-1 text-left leading-5 first-letter:uppercase ${look}`}
       aria-label={`${t(`sign.${sign}`)}: ${t(`read.told.${told}`)}`}
       data-sign={sign}
       data-told={told}

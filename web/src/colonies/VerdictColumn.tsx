@@ -17,11 +17,11 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
   return (
     <div data-testid="verdict" data-leading={verdict.leading}>
       {verdict.stop.length > 0 && (
-        <ul role="alert" className="mb-4 border-l-4 border-crown pl-3 font-semibold text-crown">
+        <div role="alert" className="mb-4 border-l-4 border-crown pl-3 font-semibold text-crown">
           {verdict.stop.map((reason) => (
-            <li key={reason.text}>{reason.text}</li>
+            <p key={reason.text}>{reason.text}</p>
           ))}
-        </ul>
+        </div>
       )}
       <p className="font-read text-2xl leading-8 font-bold">
         {t('colony.leads', { state: verdict.text })}

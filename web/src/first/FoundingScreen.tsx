@@ -1,9 +1,12 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { v7 as uuidv7 } from 'uuid'
 import { answered, api } from '../api/client'
+import type { Settings } from '../api/types'
 import { enter, NewCredentials } from '../session/enter'
 import { changePerson } from '../session/queries'
+import { DATES, sayLanguage, USUAL_DATES } from '../settings/dates'
 import { ChoiceField, TextField } from '../ui/Fields'
 import { Findings } from '../ui/Page'
 
@@ -20,10 +23,17 @@ export default function FoundingScreen({ onFounded }: { onFounded: () => void })
     owner: '',
     email: '',
     password: '',
+    units: 'METRIC' as Settings['units'],
+    dates: DATES.find((one) => navigator.language.startsWith(one)) ?? USUAL_DATES,
     zone: ZONES.includes(HERE) ? HERE : 'Europe/Zurich',
   })
   const found = useMutation({
-    mutationFn: () => enter(draft, () => answered(api.POST('/api/v1/founding', { body: draft }))),
+    mutationFn: async () => {
+      const { units, dates, ...body } = draft
+      const session = await enter(draft, () => answered(api.POST('/api/v1/founding', { body })))
+      if (units !== 'METRIC' || dates !== USUAL_DATES) await reads({ units, dates })
+      return session
+    },
     onSuccess: (session) => {
       onFounded()
       changePerson(client, session)
@@ -62,6 +72,20 @@ export default function FoundingScreen({ onFounded }: { onFounded: () => void })
           say={(zone) => zone.replaceAll('_', ' ')}
           onChange={(zone) => set({ zone })}
         />
+        <ChoiceField
+          name={t('settings.units')}
+          value={draft.units}
+          choices={['METRIC', 'US'] as const}
+          say={(one) => t(`settings.${one}`)}
+          onChange={(units) => set({ units })}
+        />
+        <ChoiceField
+          name={t('settings.dates')}
+          value={draft.dates}
+          choices={DATES}
+          say={sayLanguage}
+          onChange={(dates) => set({ dates })}
+        />
         <TextField
           name={t('founding.owner')}
           required
@@ -77,5 +101,15 @@ export default function FoundingScreen({ onFounded }: { onFounded: () => void })
         </div>
       </form>
     </main>
+  )
+}
+
+/** The first thing that is recorded: how the operation reads weights, temperatures and days. */
+async function reads(way: Pick<Settings, 'units' | 'dates'>) {
+  const { operation, settings } = await answered(api.GET('/api/v1/settings'))
+  const deed = { kind: 'SETTINGS_CHANGED' as const, operation, settings: { ...settings, ...way } }
+  const happenedAt = new Date().toISOString()
+  await answered(
+    api.POST('/api/v1/journal', { body: { entries: [{ id: uuidv7(), happenedAt, deed }] } }),
   )
 }

@@ -1,7 +1,6 @@
-import 'fake-indexeddb/auto'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../api/client'
-import { enqueue, flush, keepAnyway, takeBack, type Parcel } from './outbox'
+import { drop, enqueue, flush, keepAnyway, takeBack, type Parcel } from './outbox'
 
 type Sent = { body: Pick<Parcel, 'entries' | 'keepContradictions'> }
 
@@ -43,7 +42,7 @@ function server(...answers: (number | 'no signal' | 'empty' | 'another')[]): {
 }
 
 beforeEach(async () => {
-  for (const id of ['a', 'b', 'c', 'theirs']) await takeBack(id)
+  for (const id of ['a', 'b', 'c', 'theirs']) await drop(id)
 })
 
 describe('the outbox', () => {
@@ -99,7 +98,9 @@ describe('the outbox', () => {
     server(401)
     await enqueue(parcel('a'))
     expect(await flush(ilva)).toBe('signed-out')
-    expect(await takeBack('a')).toBe(true)
+    const { sent } = server()
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(sent).toEqual(['a'])
   })
 
   it('sends the rest although one was refused, and the refused one only once somebody decides', async () => {
@@ -120,6 +121,16 @@ describe('the outbox', () => {
     await enqueue(parcel('theirs', 'jory'))
     expect(await flush(ilva)).toBe('nothing-to-send')
     expect(sent).toEqual([])
+  })
+
+  it('what was on its way once is not taken back: the server may have it, though no answer came', async () => {
+    server('no signal')
+    await enqueue(parcel('a'))
+    expect(await flush(ilva)).toBe('unreachable')
+    expect(await takeBack('a')).toBe(false)
+    const { sent } = server()
+    await flush(ilva)
+    expect(sent).toEqual(['a'])
   })
 
   it('can be taken back before it was sent, and not after', async () => {

@@ -14,6 +14,8 @@ export type Parcel = {
   label: string
   entries: Entry[]
   keepContradictions: boolean
+  /** it was on its way once: whether the server has it nobody knows until an answer names it */
+  tried?: boolean
   refusal?: { status: number; message: string; findings: Finding[] }
 }
 
@@ -26,9 +28,18 @@ export async function enqueue(parcel: Parcel): Promise<void> {
   await database.parcels.add(parcel)
 }
 
-/** True if it was still here, so the server never saw it. */
+/** True if it was here and never on its way: then the server never saw it. */
 export async function takeBack(id: string): Promise<boolean> {
-  return (await database.parcels.where('id').equals(id).delete()) > 0
+  const untried = database.parcels
+    .where('id')
+    .equals(id)
+    .and((parcel) => !parcel.tried)
+  return (await untried.delete()) > 0
+}
+
+/** It is safe, or nobody wants it any more. */
+export async function drop(id: string): Promise<void> {
+  await database.parcels.where('id').equals(id).delete()
 }
 
 export async function keepAnyway(id: string): Promise<void> {
@@ -75,6 +86,7 @@ async function send(personId: string): Promise<Flushed> {
     const waiting = await database.parcels.where('personId').equals(personId).sortBy('order')
     const next = waiting.find((parcel) => !parcel.refusal)
     if (!next) return sent ? 'all-sent' : 'nothing-to-send'
+    await database.parcels.where('id').equals(next.id).modify({ tried: true })
     try {
       const answer = await answered(
         api.POST('/api/v1/journal', {
@@ -85,7 +97,7 @@ async function send(personId: string): Promise<Flushed> {
       next.entries
         .flatMap((entry) => thingsIn(entry.deed))
         .forEach((one) => safeSince.set(one, Date.now()))
-      await takeBack(next.id)
+      await drop(next.id)
       sent = true
     } catch (thrown) {
       if (thrown instanceof Unreachable) return 'unreachable'

@@ -1,16 +1,18 @@
 import { useQueryClient } from '@tanstack/react-query'
-import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react'
+import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react'
+import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import type { Deed, Entry } from '../api/types'
-import { answered, api } from '../api/client'
+import { answered, api, Unreachable } from '../api/client'
 import { useSession } from '../session/queries'
 import { clockIn, zoned } from '../time/days'
-import { enqueue, flush, keepAnyway, parcels, takeBack, type Parcel } from './outbox'
+import { drop, enqueue, flush, keepAnyway, parcels, takeBack, type Parcel } from './outbox'
+import { useRecording, type Done } from './RecordContext'
 
 export type Tap = {
   deed: Deed
   corrects?: string
-  /** day it happened, today if left out */
+  /** day it happened; the day that is being written up if left out */
   day?: string
 }
 
@@ -27,27 +29,26 @@ const subscribe = (changed: () => void) => {
 /** What waits to be sent, and what the server refused. */
 export const useParcels = (): Parcel[] => useSyncExternalStore(subscribe, () => known)
 
-type Done = { id: string; label: string; entries: Entry[] }
-let last: Done | undefined
-const listeners = new Set<() => void>()
-const tell = (done: Done | undefined) => {
-  last = done
-  listeners.forEach((listener) => listener())
-}
-
-/** The last act, so that it can be undone. */
-export const useLastAct = (): Done | undefined =>
-  useSyncExternalStore(
-    (listener) => {
-      listeners.add(listener)
-      return () => listeners.delete(listener)
-    },
-    () => last,
+/** Makes entries of deeds, dated to the day that is being written up. */
+function useEntry() {
+  const session = useSession()
+  const { day } = useRecording()
+  return useCallback(
+    (tap: Tap): Entry => ({
+      id: uuidv7(),
+      happenedAt: zoned(tap.day ?? day, clockIn(session.zone), session.zone),
+      deed: tap.deed,
+      ...(tap.corrects ? { corrects: tap.corrects } : {}),
+    }),
+    [session.zone, day],
   )
+}
 
 export function useRecord() {
   const session = useSession()
   const client = useQueryClient()
+  const { setLast } = useRecording()
+  const entryOf = useEntry()
 
   const sendAll = useCallback(async () => {
     const outcome = await flush(session.personId)
@@ -62,35 +63,30 @@ export function useRecord() {
 
   const put = useCallback(
     async (label: string, taps: Tap[]) => {
-      const entries = taps.map((tap): Entry => ({
-        id: uuidv7(),
-        happenedAt: zoned(tap.day ?? session.today, clockIn(session.zone), session.zone),
-        deed: tap.deed,
-        ...(tap.corrects ? { corrects: tap.corrects } : {}),
-      }))
+      const entries = taps.map(entryOf)
       const id = uuidv7()
       await enqueue({ id, personId: session.personId, label, entries, keepContradictions: false })
       void sendAll()
       return { id, label, entries }
     },
-    [sendAll, session],
+    [sendAll, session, entryOf],
   )
 
   const record = useCallback(
-    async (label: string, taps: Tap[]) => tell(await put(label, taps)),
-    [put],
+    async (label: string, taps: Tap[]) => setLast(await put(label, taps)),
+    [put, setLast],
   )
 
   const undo = useCallback(
     async (done: Done) => {
-      tell(undefined)
+      setLast(undefined)
       if (await takeBack(done.id)) return
       await put(
         done.label,
         done.entries.map((entry) => ({ deed: { kind: 'WITHDRAWN' }, corrects: entry.id })),
       )
     },
-    [put],
+    [put, setLast],
   )
 
   const keep = useCallback(
@@ -101,38 +97,54 @@ export function useRecord() {
     [sendAll],
   )
 
-  return { record, undo, keep, sendAll, takeBack }
+  return { record, undo, keep, sendAll, drop }
 }
 
-/** A deed of another moment than now. */
-export type Dated = { deed: Deed; at: string }
+/** Nobody could be reached: it waits on this device. */
+export const KEPT = 'kept'
+
+/** A deed of another moment than now, or in another entry's place. */
+export type Dated = { deed: Deed; at?: string; corrects?: string }
 
 /**
- * Records deeds at once and waits for the answer: for forms at the desk, which say what is wrong beside the fields. Sent
- * again unchanged they keep their ids, so a lost answer makes nothing count twice.
+ * Records deeds at once and waits for the answer: for forms, which say what is wrong beside the fields. Sent again unchanged
+ * they keep their ids, so a lost answer makes nothing count twice. Without a signal they wait in the outbox like every tap.
  */
 export function useTell() {
   const session = useSession()
+  const { t } = useTranslation()
+  const entryOf = useEntry()
   const told = useRef(new Map<string, Entry>())
   return useCallback(
     async (deeds: (Deed | Dated)[]) => {
       const entries = deeds.map((one): Entry => {
-        const { deed, at } = 'deed' in one ? one : { deed: one, at: undefined }
-        const key = JSON.stringify([deed, at])
+        const dated: Dated = 'deed' in one ? one : { deed: one }
+        const key = JSON.stringify(dated)
         const known = told.current.get(key)
         if (known) return known
-        const entry = {
-          id: uuidv7(),
-          happenedAt: at ?? zoned(session.today, clockIn(session.zone), session.zone),
-          deed,
-        }
-        told.current.set(key, entry)
-        return entry
+        const entry = entryOf(dated)
+        const kept = dated.at ? { ...entry, happenedAt: dated.at } : entry
+        told.current.set(key, kept)
+        return kept
       })
-      await answered(api.POST('/api/v1/journal', { body: { entries } }))
+      try {
+        await answered(api.POST('/api/v1/journal', { body: { entries } }))
+      } catch (thrown) {
+        if (!(thrown instanceof Unreachable)) throw thrown
+        await enqueue({
+          id: uuidv7(),
+          personId: session.personId,
+          label: t(`deed.${entries[0]?.deed.kind}`),
+          entries,
+          keepContradictions: false,
+        })
+        told.current.clear()
+        return KEPT
+      }
       told.current.clear()
+      return undefined
     },
-    [session],
+    [session, entryOf, t],
   )
 }
 
@@ -150,28 +162,4 @@ export function useSending(): void {
     const timer = setInterval(() => void sendAll(), 5000)
     return () => clearInterval(timer)
   }, [waiting, sendAll])
-}
-
-/** State that survives a reload: what is half filled in stays until it is sent or cleared. */
-export function useDraft<T>(key: string, start: T): [T, (next: T) => void, () => void] {
-  const [value, setValue] = useState<T>(() => {
-    const kept = localStorage.getItem(key)
-    return kept === null ? start : (JSON.parse(kept) as T)
-  })
-  const set = useCallback(
-    (next: T) => {
-      try {
-        localStorage.setItem(key, JSON.stringify(next))
-      } catch {
-        // a file too large for the device's store stays in this page
-      }
-      setValue(next)
-    },
-    [key],
-  )
-  const clear = useCallback(() => {
-    localStorage.removeItem(key)
-    setValue(start)
-  }, [key, start])
-  return [value, set, clear]
 }

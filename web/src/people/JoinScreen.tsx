@@ -20,9 +20,12 @@ export default function JoinScreen({ secret, onIn }: { secret: string; onIn: () 
         {(invitation) => (
           <>
             <p className="mt-2 font-read text-lg text-ink-2">
-              {t('join.lead', { operation: invitation.operation })}
+              {t(invitation.email ? 'join.newPassword' : 'join.lead', {
+                operation: invitation.operation,
+                email: invitation.email,
+              })}
             </p>
-            <JoinForm secret={secret} name={invitation.name} onIn={onIn} />
+            <JoinForm secret={secret} name={invitation.name} email={invitation.email} onIn={onIn} />
           </>
         )}
       </Answer>
@@ -30,10 +33,16 @@ export default function JoinScreen({ secret, onIn }: { secret: string; onIn: () 
   )
 }
 
-function JoinForm(props: { secret: string; name: string; onIn: () => void }) {
+function JoinForm(props: {
+  secret: string
+  name: string
+  /** of somebody who is in already and chooses a new password */
+  email: string | undefined
+  onIn: () => void
+}) {
   const { t } = useTranslation()
   const client = useQueryClient()
-  const [draft, setDraft] = useState({ name: props.name, email: '', password: '' })
+  const [draft, setDraft] = useState({ name: props.name, email: props.email ?? '', password: '' })
   const join = useMutation({
     mutationFn: () => {
       const path = { secret: props.secret }
@@ -44,8 +53,8 @@ function JoinForm(props: { secret: string; name: string; onIn: () => void }) {
       )
     },
     onSuccess: (session) => {
-      props.onIn()
       changePerson(client, session)
+      props.onIn()
     },
   })
   return (
@@ -56,13 +65,19 @@ function JoinForm(props: { secret: string; name: string; onIn: () => void }) {
         join.mutate()
       }}
     >
-      <TextField
-        name={t('founding.owner')}
-        required
-        value={draft.name}
-        onChange={(name) => setDraft({ ...draft, name })}
+      {!props.email && (
+        <TextField
+          name={t('founding.owner')}
+          required
+          value={draft.name}
+          onChange={(name) => setDraft({ ...draft, name })}
+        />
+      )}
+      <NewCredentials
+        value={draft}
+        known={props.email !== undefined}
+        onChange={(next) => setDraft({ ...draft, ...next })}
       />
-      <NewCredentials value={draft} onChange={(next) => setDraft({ ...draft, ...next })} />
       <Findings error={join.error} />
       <button className="act act-main w-full text-lg" disabled={join.isPending}>
         {t('join.act')}

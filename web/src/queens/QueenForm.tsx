@@ -2,34 +2,52 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
-import type { Deed } from '../api/types'
-import { hivesQuery } from '../colonies/queries'
+import type { Deed, QueenPage } from '../api/types'
+import { useHives } from '../colonies/pending'
 import { useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
-import { ChoiceField, NumberField, TextField } from '../ui/Fields'
+import { ChoiceField, NumberField, TextField, TickField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
+import { breedersQuery } from './queries'
 
-/** A queen that is there already: bought, swarmed in, or older than the record. */
-export function QueenForm({ onDone, mother = false }: { onDone: () => void; mother?: boolean }) {
+const ORIGINS = ['', 'BOUGHT', 'SWARM', 'OWN_CELL', 'UNKNOWN'] as const
+const STAGES = ['LAYING', 'JUDGED', 'VIRGIN', 'DRONE_LAYER'] as const
+type Stage = (typeof STAGES)[number]
+
+const isStated = (stage: string): stage is Stage => STAGES.some((one) => one === stage)
+
+/** A queen that is there already: bought, swarmed in, or older than the record. Said again, the last to speak is right. */
+export function QueenForm({
+  onDone,
+  mother = false,
+  page,
+}: {
+  onDone: () => void
+  mother?: boolean
+  page?: QueenPage
+}) {
   const { t } = useTranslation()
   const { today } = useSession()
   const tell = useTell()
-  const hives =
-    useQuery(hivesQuery).data?.filter(
-      (one) => one.purpose !== 'BUILDER' && one.purpose !== 'BANK',
-    ) ?? []
-  const [queen] = useState(() => uuidv7())
+  const hives = useHives().filter((one) => one.purpose !== 'BUILDER' && one.purpose !== 'BANK')
+  const mothers = useQuery(breedersQuery).data ?? []
+  const known = page?.queen
+  const [queen] = useState(() => known?.id ?? uuidv7())
   const [draft, setDraft] = useState({
-    code: '',
-    name: '',
-    line: '',
-    year: undefined as number | undefined,
-    breeder: mother,
+    code: known?.code ?? '',
+    name: known?.name ?? '',
+    line: page?.line ?? '',
+    year: known?.emergenceYear || undefined,
+    breeder: page?.breeder ?? mother,
+    stage: known && isStated(known.stage) ? known.stage : ('LAYING' as Stage),
+    mother: known?.motherId ?? '',
+    origin: (page?.origin?.kind ?? '') as (typeof ORIGINS)[number],
+    from: page?.origin?.from ?? '',
     hive: '',
   })
   const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part })
   const send = () => {
-    const { hive, breeder } = draft
+    const { hive, breeder, stage, origin, from } = draft
     const deeds: Deed[] = [
       {
         kind: 'QUEEN_KNOWN',
@@ -38,8 +56,10 @@ export function QueenForm({ onDone, mother = false }: { onDone: () => void; moth
         name: draft.name.trim(),
         line: draft.line.trim(),
         breeder,
-        stage: 'LAYING',
+        stage,
         emergenceYear: draft.year ?? 0,
+        ...(draft.mother ? { mother: draft.mother } : {}),
+        ...(origin ? { origin: { kind: origin, from: from.trim() } } : {}),
       },
     ]
     if (hive) {
@@ -47,14 +67,14 @@ export function QueenForm({ onDone, mother = false }: { onDone: () => void; moth
         kind: 'QUEEN_PLACED',
         queen,
         hive,
-        given: 'LAYING_QUEEN',
+        given: stage === 'VIRGIN' ? 'VIRGIN' : 'LAYING_QUEEN',
         besideAnother: false,
       })
     }
     return tell(deeds)
   }
   return (
-    <SavedForm send={send} onDone={onDone} name={t('queenForm.save')}>
+    <SavedForm send={send} onDone={onDone} name={t(page ? 'queenForm.change' : 'queenForm.save')}>
       <TextField
         name={t('queenForm.code')}
         required
@@ -71,21 +91,58 @@ export function QueenForm({ onDone, mother = false }: { onDone: () => void; moth
         onChange={(year) => set({ year })}
       />
       <ChoiceField
-        name={t('queenForm.hive')}
-        value={draft.hive}
-        choices={['', ...hives.map((one) => one.id)]}
-        say={(id) => hives.find((one) => one.id === id)?.code ?? t('queenForm.nowhere')}
-        onChange={(hive) => set({ hive })}
+        name={t('queenForm.stage')}
+        value={draft.stage}
+        choices={STAGES}
+        say={(one) => t(`knownStage.${one}`)}
+        onChange={(stage) => set({ stage })}
       />
-      <label className="flex min-h-11 items-center gap-3 self-end">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={draft.breeder}
-          onChange={(event) => set({ breeder: event.target.checked })}
+      <ChoiceField
+        name={t('queenForm.mother')}
+        value={draft.mother}
+        choices={[
+          '',
+          ...new Set([
+            ...(known?.motherId ? [known.motherId] : []),
+            ...mothers.map((one) => one.id).filter((one) => one !== queen),
+          ]),
+        ]}
+        say={(id) =>
+          id === known?.motherId
+            ? (known.mother ?? '')
+            : (mothers.find((one) => one.id === id)?.code ?? t('queenForm.notKnown'))
+        }
+        onChange={(next) => set({ mother: next })}
+      />
+      <ChoiceField
+        name={t('queenForm.origin')}
+        value={draft.origin}
+        choices={ORIGINS}
+        say={(one) => t(one ? `origin.${one}` : 'queenForm.notSaid')}
+        onChange={(origin) => set({ origin })}
+      />
+      {draft.origin && (
+        <TextField
+          name={t('queenForm.from')}
+          maxLength={200}
+          value={draft.from}
+          onChange={(from) => set({ from })}
         />
-        {t('queenForm.breeder')}
-      </label>
+      )}
+      {!page && (
+        <ChoiceField
+          name={t('queenForm.hive')}
+          value={draft.hive}
+          choices={['', ...hives.map((one) => one.id)]}
+          say={(id) => hives.find((one) => one.id === id)?.code ?? t('queenForm.nowhere')}
+          onChange={(hive) => set({ hive })}
+        />
+      )}
+      <TickField
+        name={t('queenForm.breeder')}
+        value={draft.breeder}
+        onChange={(breeder) => set({ breeder })}
+      />
     </SavedForm>
   )
 }

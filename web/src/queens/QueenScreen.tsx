@@ -2,16 +2,18 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
-import type { Deed, JournalLine, Queen, QueenPage, Sight } from '../api/types'
-import { useDraft, useRecord } from '../outbox/useRecord'
+import type { Queen, QueenPage } from '../api/types'
+import { Entries } from '../journal/Entries'
+import { useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
-import { dayNumber, sayDay, saySpan } from '../time/days'
-import { Answer, More, Page } from '../ui/Page'
+import { dayNumber, saySpan } from '../time/days'
+import { Answer, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
+import { Act } from './Act'
+import { QueenForm } from './QueenForm'
+import { queenQuery } from './queries'
 import { YearDot } from './YearDot'
-import { queenQuery, useJournal } from './queries'
-import { actsFor, deedOf } from './sights'
 
 export default function QueenScreen() {
   const id = useParams().id ?? ''
@@ -48,17 +50,19 @@ function QueenLife({ page }: { page: QueenPage }) {
           </span>
         )}
       </p>
+      <WhoSheIs page={page} />
       {queen.due && (
         <div className="mb-4">
-          <p className="font-read text-xl">
-            <strong className={queen.overdue || queen.late ? 'text-crown' : ''}>
-              {queen.due.text}
-            </strong>
-            , {saySpan(queen.due.window)}
-            {queen.comesGood !== undefined &&
-              ` · ${t('queen.comesGood', { odds: Math.round(queen.comesGood * 100) })}`}
-          </p>
-          <Reasons reasons={queen.due.reasons} />
+          <Reasons reasons={queen.due.reasons}>
+            <span className="font-read text-xl">
+              <strong className={queen.overdue || queen.late ? 'text-crown' : ''}>
+                {queen.due.text}
+              </strong>
+              , {saySpan(queen.due.window)}
+              {queen.comesGood !== undefined &&
+                ` · ${t('queen.comesGood', { odds: Math.round(queen.comesGood * 100) })}`}
+            </span>
+          </Reasons>
         </div>
       )}
       <ThreadChart
@@ -82,7 +86,7 @@ function QueenLife({ page }: { page: QueenPage }) {
         ]}
       />
       <div className="mt-6 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <Entries queen={queen} />
+        <Entries subject={queen.id} label={queen.name || queen.code} />
         {queen.alive && <Act queen={queen} />}
       </div>
     </Page>
@@ -104,275 +108,45 @@ function Where({ queen }: { queen: Queen }) {
   )
 }
 
-const COLOURS = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
-
-/** Marking, a note, and everything else that can be seen. */
-function Act({ queen }: { queen: Queen }) {
+/** Where she comes from and what she is kept for; both can be said anew. */
+function WhoSheIs({ page }: { page: QueenPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
-  const [number, setNumber] = useState('')
-  const [colour, setColour] = useState(queen.colour ?? 'WHITE')
-  const [note, setNote, clearNote] = useDraft(`draft-note-${queen.id}`, '')
-  const put = (word: string, deed: Deed | undefined) => {
-    if (deed) void record(`${queen.code}: ${word}`, [{ deed }])
-  }
+  const [changing, setChanging] = useState(false)
+  const { queen, breeder, origin, line } = page
+  const isCell = ['GRAFTED', 'TAKEN', 'SEALED', 'NOT_TAKEN'].includes(queen.stage)
+  if (isCell) return null
+  const breeds = t(breeder ? 'queen.isNoBreeder' : 'queen.isBreeder')
   return (
-    <section aria-labelledby="act" className="mt-6 lg:mt-0">
-      <h2 id="act" className="text-xl">
-        {t('queen.act')}
-      </h2>
-      {queen.emergenceYear > 0 || queen.stage === 'JUDGED' || queen.stage === 'LAYING' ? (
-        <form
-          className="mt-3 flex items-end gap-2"
-          onSubmit={(event) => {
-            event.preventDefault()
-            put(t('act.MARKED'), { kind: 'QUEEN_MARKED', queen: queen.id, colour, number })
-          }}
-        >
-          <label>
-            <span className="block text-sm text-ink-2">{t('queen.markColour')}</span>
-            <select
-              className="field"
-              value={colour}
-              onChange={(event) => setColour(event.target.value as typeof colour)}
-            >
-              {COLOURS.map((one) => (
-                <option key={one} value={one}>
-                  {t(`colour.${one}`)}
-                  {one === queen.colour ? ` · ${queen.emergenceYear}` : ''}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="flex-1">
-            <span className="block text-sm text-ink-2">{t('queen.number')}</span>
-            <input
-              className="field"
-              value={number}
-              onChange={(event) => setNumber(event.target.value)}
-              maxLength={8}
-            />
-          </label>
-          <button className="act act-main">
-            {t('queen.mark', { colour: t(`colour.${colour}`) })}
-          </button>
-        </form>
-      ) : null}
-      {queen.mark && (
-        <p className="mt-2 flex items-center gap-3">
-          <button
-            className="act shrink-0"
-            onClick={() => put(t('act.MARK_LOST'), deedOf('MARK_LOST', queen))}
-          >
-            {t('act.MARK_LOST')}
-          </button>
-          <span className="text-sm text-ink-2">{t('queen.markLostHow')}</span>
-        </p>
-      )}
-      <form
-        className="mt-3 flex items-end gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          put(t('act.NOTED'), { kind: 'QUEEN_NOTED', queen: queen.id, text: note })
-          clearNote()
-        }}
-      >
-        <label className="flex-1">
-          <span className="block text-sm text-ink-2">{t('round.noteLabel')}</span>
-          <input
-            className="field"
-            value={note}
-            onChange={(event) => setNote(event.target.value)}
-            required
-          />
-        </label>
-        <button className="act">{t('round.keepNote')}</button>
-      </form>
-      <div className="mt-4 flex flex-wrap gap-2">
-        {actsFor(queen.stage)
-          .filter((act) => act !== 'MARKED')
-          .map((act) => (
-            <button
-              key={act}
-              className="act"
-              onClick={() => put(t(`act.${act}`), deedOf(act, queen))}
-            >
-              {t(`act.${act}`)}
-            </button>
-          ))}
-      </div>
-    </section>
-  )
-}
-
-function Entries({ queen }: { queen: Queen }) {
-  const { t } = useTranslation()
-  const query = useJournal(queen.id)
-  const [correcting, setCorrecting] = useState('')
-  return (
-    <section aria-labelledby="entries">
-      <h2 id="entries" className="text-xl">
-        {t('queen.entries')}
-      </h2>
-      <More query={query} name={t('queen.olderEntries')} />
-      <Answer query={query}>
-        {(lines) => (
-          <ul className="mt-2 border-t-2 border-ink">
-            {lines
-              .toReversed()
-              .filter((line) => line.deed.kind !== 'WITHDRAWN')
-              .map((line) => (
-                <li
-                  key={line.id}
-                  className="border-b border-rule py-2"
-                  data-testid="entry"
-                  data-stands={line.stands}
-                >
-                  <div className="flex flex-wrap items-baseline gap-x-4">
-                    <span className="w-28">{sayDay(line.happenedAt.slice(0, 10))}</span>
-                    <span className={line.stands ? 'font-bold' : 'line-through'}>
-                      {what(line.deed, queen, t)}
-                    </span>
-                    <span className="text-sm text-ink-2">
-                      {line.by}
-                      {!line.stands && ` · ${t('queen.corrected')}`}
-                    </span>
-                    {line.stands && isCorrectedHere(line.deed) && (
-                      <button
-                        className="ml-auto min-h-8 underline"
-                        aria-expanded={correcting === line.id}
-                        aria-label={t('queen.correctLabel', { what: what(line.deed, queen, t) })}
-                        onClick={() => setCorrecting(correcting === line.id ? '' : line.id)}
-                      >
-                        {t('queen.correct')}
-                      </button>
-                    )}
-                  </div>
-                  {line.clash && <p className="font-semibold text-crown">{line.clash}</p>}
-                  {correcting === line.id && (
-                    <Correction queen={queen} line={line} close={() => setCorrecting('')} />
-                  )}
-                </li>
-              ))}
-          </ul>
+    <div className="mb-4">
+      <p className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span>{t('queen.line', { line })}</span>
+        {origin && (
+          <span>
+            {t(`origin.${origin.kind}`)}
+            {origin.from && `: ${origin.from}`}
+          </span>
         )}
-      </Answer>
-    </section>
-  )
-}
-
-/** Deeds over several things are put right where they were recorded. */
-const isCorrectedHere = (deed: Deed): boolean =>
-  deed.kind === 'QUEEN_SEEN' ||
-  deed.kind === 'QUEEN_PLACED' ||
-  deed.kind === 'CELL_CULLED' ||
-  deed.kind === 'CELL_CAGED' ||
-  deed.kind === 'QUEEN_MARKED' ||
-  deed.kind === 'QUEEN_TAKEN_OUT' ||
-  deed.kind === 'QUEEN_NOTED'
-
-type Say = (key: string, values?: Record<string, unknown>) => string
-
-function what(deed: Deed, queen: Queen, t: Say): string {
-  switch (deed.kind) {
-    case 'QUEEN_SEEN':
-      return t(`act.${deed.sight}`)
-    case 'TAKE_COUNTED':
-      return t(deed.took.includes(queen.id) ? 'act.TOOK' : 'act.DID_NOT_TAKE')
-    case 'CELL_CULLED':
-      return `${t('deed.CELL_CULLED')}: ${t(`cull.${deed.reason}`)}`
-    case 'QUEEN_PLACED':
-      return deed.place
-        ? `${t('deed.QUEEN_PLACED')}: ${t(`cellPlace.${deed.place}`)}`
-        : t('deed.QUEEN_PLACED')
-    case 'QUEEN_MARKED':
-      return deed.number ? `${t('deed.QUEEN_MARKED')}: ${deed.number}` : t('deed.QUEEN_MARKED')
-    case 'QUEEN_NOTED':
-      return `${t('deed.QUEEN_NOTED')}: ${deed.text}`
-    case 'QUEEN_TAKEN_OUT':
-      return deed.whereTo
-        ? `${t('deed.QUEEN_TAKEN_OUT')}: ${deed.whereTo}`
-        : t('deed.QUEEN_TAKEN_OUT')
-    default:
-      return t(`deed.${deed.kind}`)
-  }
-}
-
-const SIGHTS: Sight[] = [
-  'EMERGED',
-  'DUD',
-  'VIRGIN',
-  'NO_EGGS_YET',
-  'EGGS',
-  'SEALED_WORKER_BROOD',
-  'DRONE_BROOD_ONLY',
-  'NOT_FOUND',
-  'DEAD',
-]
-
-/** Puts another sight or day in an entry's place, or takes it away. The first one stays readable. */
-function Correction({
-  queen,
-  line,
-  close,
-}: {
-  queen: Queen
-  line: JournalLine
-  close: () => void
-}) {
-  const { t } = useTranslation()
-  const { record } = useRecord()
-  const { today } = useSession()
-  const [day, setDay] = useState(line.happenedAt.slice(0, 10))
-  const { deed } = line
-  const before = deed.kind === 'QUEEN_SEEN' ? deed.sight : ''
-  const [sight, setSight] = useState<Sight | ''>(before)
-  const choices: Sight[] = before && !SIGHTS.includes(before) ? [before, ...SIGHTS] : SIGHTS
-  const put = (correction: Deed, onDay?: string) => {
-    void record(`${queen.code}: ${t('queen.correct')}`, [
-      { deed: correction, corrects: line.id, ...(onDay ? { day: onDay } : {}) },
-    ])
-    close()
-  }
-  const instead = (): Deed => (sight ? { kind: 'QUEEN_SEEN', queen: queen.id, sight } : deed)
-  return (
-    <form
-      className="mt-2 flex flex-wrap items-end gap-3"
-      onSubmit={(event) => {
-        event.preventDefault()
-        put(instead(), day)
-      }}
-    >
-      <label>
-        <span className="block text-sm text-ink-2">{t('queen.instead')}</span>
-        <select
-          className="field"
-          value={sight}
-          onChange={(event) => setSight(event.target.value as Sight)}
-        >
-          {!before && <option value="">{what(deed, queen, t)}</option>}
-          {choices.map((choice) => (
-            <option key={choice} value={choice}>
-              {t(`act.${choice}`)}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label>
-        <span className="block text-sm text-ink-2">{t('queen.onDay')}</span>
-        <input
-          className="field"
-          type="date"
-          max={today}
-          value={day}
-          onChange={(event) => setDay(event.target.value)}
-          required
-        />
-      </label>
-      <button className="act act-main">{t('queen.keepCorrection')}</button>
-      <button type="button" className="act" onClick={() => put({ kind: 'WITHDRAWN' })}>
-        {t('queen.withdraw')}
-      </button>
-    </form>
+        {breeder && <strong>{t('queen.isBreeder')}</strong>}
+        {queen.alive && (
+          <button
+            className="act"
+            onClick={() =>
+              void record(`${queen.code}: ${breeds}`, [
+                { deed: { kind: 'QUEEN_BREEDER_SAID', queen: queen.id, breeder: !breeder } },
+              ])
+            }
+          >
+            {t(breeder ? 'queen.breedNoMore' : 'queen.breed')}
+          </button>
+        )}
+        {!queen.graftId && (
+          <button className="act" aria-expanded={changing} onClick={() => setChanging(!changing)}>
+            {t('queen.change')}
+          </button>
+        )}
+      </p>
+      {changing && <QueenForm page={page} onDone={() => setChanging(false)} />}
+    </div>
   )
 }

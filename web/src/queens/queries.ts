@@ -8,16 +8,6 @@ export const queenQuery = (id: string) =>
     queryFn: () => answered(api.GET('/api/v1/queens/{id}', { params: { path: { id } } })),
   })
 
-/** The newest first. */
-export const useJournal = (subject: string) =>
-  usePages(['journal', subject], (page) =>
-    answered(
-      api.GET('/api/v1/journal', {
-        params: { query: { subject, page: page ? Number(page) : undefined } },
-      }),
-    ),
-  )
-
 export const useQueensCalled = (search: string) =>
   usePages(
     ['queens', 'search', search],

@@ -35,11 +35,12 @@ export function CalendarList({
                 : saySpan(step.when)}
             </span>
             <div>
-              <span className={step.work ? 'font-bold' : ''}>{step.name}</span>
-              {done.includes(step.kind) && (
-                <span className="text-ink-2"> · {t('grafts.stepDone')}</span>
-              )}
-              <Reasons reasons={step.reasons} />
+              <Reasons reasons={step.reasons}>
+                <span className={step.work ? 'font-bold' : ''}>{step.name}</span>
+                {done.includes(step.kind) && (
+                  <span className="text-ink-2"> · {t('grafts.stepDone')}</span>
+                )}
+              </Reasons>
             </div>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { GraftPage, Queen } from '../api/types'
-import { useDraft, useRecord } from '../outbox/useRecord'
+import { useDraft } from '../outbox/useDraft'
+import { useRecord } from '../outbox/useRecord'
 import { CupBoard } from './CupBoard'
 
 type Reason = NonNullable<Queen['cullReason']>

@@ -1,10 +1,9 @@
-import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { GraftPage, Queen } from '../api/types'
+import { useFreeHives } from '../colonies/pending'
 import { useRecord, type Tap } from '../outbox/useRecord'
 import { CupBoard } from './CupBoard'
-import { freeHivesQuery } from './queries'
 import { pairUp, toggled, withRange } from './range'
 
 const PLACES = ['BETWEEN_BROOD', 'BESIDE_BROOD', 'ON_HONEY'] as const
@@ -14,7 +13,7 @@ type Place = (typeof PLACES)[number]
 export function PlacePad({ page }: { page: GraftPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
-  const free = useQuery(freeHivesQuery)
+  const free = useFreeHives()
   const { graft, cups } = page
   const live = (cup: Queen) => cup.alive && cup.stage !== 'GRAFTED' && !cup.hiveId
   const ready = cups.filter(live)
@@ -26,7 +25,7 @@ export function PlacePad({ page }: { page: GraftPage }) {
   const [howMany, setHowMany] = useState('')
 
   const chosen = ready.filter((cup) => selected.has(cup.id))
-  const pairs = pairUp(chosen, free.data ?? [], fromHive)
+  const pairs = pairUp(chosen, free, fromHive)
   const last = pairs.at(-1)?.[1]
 
   const keep = async (label: string, taps: Tap[], placed: Queen[]) => {
@@ -72,7 +71,7 @@ export function PlacePad({ page }: { page: GraftPage }) {
         enabled={() => true}
         word={(cup) =>
           cup.cage
-            ? t('graft.cage', { cage: cup.cage })
+            ? t('graft.cageNumber', { cage: cup.cage })
             : cup.stage === 'VIRGIN'
               ? t('graft.virgin')
               : t('graft.cell')
@@ -128,7 +127,7 @@ export function PlacePad({ page }: { page: GraftPage }) {
           </h3>
           <label className="mt-2 block">
             <span className="block text-sm text-ink-2">
-              {t('graft.fromHive', { count: free.data?.length ?? 0 })}
+              {t('graft.fromHive', { count: free.length })}
             </span>
             <select
               className="field"
@@ -136,11 +135,9 @@ export function PlacePad({ page }: { page: GraftPage }) {
               onChange={(event) => setFromHive(event.target.value)}
             >
               <option value="">
-                {free.data?.[0]
-                  ? t('graft.nextFree', { hive: free.data[0].code })
-                  : t('graft.noFree')}
+                {free[0] ? t('graft.nextFree', { hive: free[0].code }) : t('graft.noFree')}
               </option>
-              {free.data?.map((hive) => (
+              {free.map((hive) => (
                 <option key={hive.id} value={hive.id}>
                   {hive.code} · {hive.yard}
                 </option>

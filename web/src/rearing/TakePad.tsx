@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { GraftPage } from '../api/types'
-import { useDraft, useRecord } from '../outbox/useRecord'
+import { useDraft } from '../outbox/useDraft'
+import { useRecord } from '../outbox/useRecord'
 import { CupBoard } from './CupBoard'
 
 /** At 24 h: tap the cups that took. Half-done taps stay on the device until the take is kept. */

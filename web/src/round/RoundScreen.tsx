@@ -7,6 +7,7 @@ import type { RoundPage, YardStops } from '../api/types'
 import { isNewerThan, thingsIn } from '../outbox/outbox'
 import { useParcels } from '../outbox/useRecord'
 import { longDay, sayDay } from '../time/days'
+import { useSay } from '../units/useSay'
 import { Answer } from '../ui/Page'
 import { PromisesAtRisk } from './PromisesAtRisk'
 import { roundQuery } from './queries'
@@ -115,17 +116,20 @@ function Shut({ yards }: { yards: YardStops[] }) {
 
 function Carry({ round }: { round: RoundPage }) {
   const { t } = useTranslation()
+  const say = useSay()
   return (
     <section aria-labelledby="carry">
       <h2 id="carry" className="font-work text-sm font-normal text-ink-2">
         {t('round.carry')}
       </h2>
-      <ul className="flex flex-wrap gap-x-4 font-read text-lg leading-7 font-semibold lg:block">
+      <ul className="flex flex-wrap gap-x-4 font-read leading-6 font-semibold md:text-lg md:leading-7 lg:block">
         {Object.entries(round.carry).map(([item, count]) => (
           <li key={item}>
             {item === 'SYRUP_DECILITRES'
-              ? t('item.SYRUP_LITRES', { litres: Math.ceil(count / 10) })
-              : t(`item.${item}`, { count })}
+              ? t('item.SYRUP', { amount: say.volume(Math.ceil(count / 10)) })
+              : item === 'SUGAR_KILOGRAMS'
+                ? t('item.SUGAR', { amount: say.weight(count) })
+                : t(`item.${item}`, { count })}
           </li>
         ))}
         <li>{t('round.always')}</li>

@@ -37,11 +37,12 @@ export function StopRow({ stop, today }: { stop: Stop; today: string }) {
           >
             {stop.text}
           </h4>
-          <p className="text-sm text-ink-2">
-            {stop.overdue && <strong className="text-crown">{t('round.overdue')} </strong>}
-            {reason?.text}
-          </p>
-          <Reasons reasons={stop.reasons} />
+          <div className="text-sm text-ink-2">
+            <Reasons reasons={stop.reasons} said={reason?.text}>
+              {stop.overdue && <strong className="text-crown">{t('round.overdue')} </strong>}
+              {reason?.text}
+            </Reasons>
+          </div>
         </div>
         <div className="hidden md:block">
           {stop.queen && <SmallThread thread={stop.queen.thread} today={today} />}

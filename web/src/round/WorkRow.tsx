@@ -45,7 +45,7 @@ export function WorkRow(props: {
     </ul>
   )
   return (
-    <li className="border-b border-rule py-1 md:py-3" data-testid="work" data-job={work.job}>
+    <li className="border-b border-rule py-0.5 md:py-3" data-testid="work" data-job={work.job}>
       <div className="flex items-center gap-x-3">
         {stops.length === 1 && boxes}
         <h3 className="min-w-0 flex-1 font-work text-lg leading-6 font-bold">

@@ -1,23 +1,16 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
-import { Slider } from 'radix-ui'
+import { useMutation, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
-import type { SeasonPlan, WhatIf } from '../api/types'
-import { useDraft } from '../outbox/useRecord'
-import { sayDay, saySpan } from '../time/days'
-import { ChoiceField } from '../ui/Fields'
+import type { SeasonPage, WhatIf } from '../api/types'
+import { useDraft } from '../outbox/useDraft'
 import { Findings } from '../ui/Page'
-import { Reasons } from '../ui/Reasons'
-import { holding, percent } from './planned'
+import { PlanFound } from './PlanFound'
 import { progressQuery } from './queries'
-import { ReckonedWith } from './ReckonedWith'
-
-type Letter = 'A' | 'B'
-type Given = { assurance: number; grafters: string[] }
+import { WhatIfForm } from './WhatIfForm'
 
 /** Two plans side by side: as things are, and with something otherwise. */
-export function Searches({ assurance, grafters }: Given) {
+export function Searches({ season }: { season: SeasonPage }) {
   const { t } = useTranslation()
   const [both, setBoth] = useState(false)
   return (
@@ -31,14 +24,14 @@ export function Searches({ assurance, grafters }: Given) {
         )}
       </h2>
       <div className={`mt-2 grid gap-x-10 gap-y-8 ${both ? 'lg:grid-cols-2' : ''}`}>
-        <OnePlan letter="A" assurance={assurance} grafters={grafters} />
-        {both && <OnePlan letter="B" assurance={assurance} grafters={grafters} />}
+        <OnePlan letter="A" season={season} />
+        {both && <OnePlan letter="B" season={season} />}
       </div>
     </section>
   )
 }
 
-function OnePlan({ letter, ...given }: Given & { letter: Letter }) {
+function OnePlan({ letter, season }: { letter: 'A' | 'B'; season: SeasonPage }) {
   const { t } = useTranslation()
   const [whatIf, setWhatIf] = useDraft<WhatIf>(`draft-what-if-${letter}`, {})
   const [search, setSearch] = useState<string>()
@@ -49,114 +42,19 @@ function OnePlan({ letter, ...given }: Given & { letter: Letter }) {
   return (
     <div data-testid={`plan-${letter}`}>
       <h3 className="text-lg">{t('season.plan', { letter })}</h3>
-      <WhatIfForm {...given} value={whatIf} onChange={setWhatIf} />
+      <WhatIfForm season={season} value={whatIf} onChange={setWhatIf} />
       <p className="mt-3">
         <button className="act act-main" disabled={begin.isPending} onClick={() => begin.mutate()}>
           {t('season.search')}
         </button>
       </p>
       <Findings error={begin.error} />
-      {search && <Found key={search} id={search} />}
+      {search && <Found key={search} id={search} season={season} />}
     </div>
   )
 }
 
-const NUMBERS = [
-  { key: 'moreNucs', min: 0, max: 200, step: 10 },
-  { key: 'moreBuilders', min: 0, max: 6, step: 1 },
-] as const
-
-function WhatIfForm({
-  assurance,
-  grafters,
-  value,
-  onChange,
-}: Given & {
-  value: WhatIf
-  onChange: (next: WhatIf) => void
-}) {
-  const { t } = useTranslation()
-  return (
-    <div className="mt-2 grid gap-x-6 gap-y-3 sm:grid-cols-2">
-      <OneSlider
-        name={t('season.assurance')}
-        says={percent(value.assurance ?? assurance)}
-        value={Math.round((value.assurance ?? assurance) * 100)}
-        min={60}
-        max={98}
-        step={1}
-        onChange={(next) => onChange({ ...value, assurance: next / 100 })}
-      />
-      {NUMBERS.map(({ key, ...range }) => (
-        <OneSlider
-          key={key}
-          name={t(`season.${key}`)}
-          says={`+ ${value[key] ?? 0}`}
-          value={value[key] ?? 0}
-          {...range}
-          onChange={(next) => onChange({ ...value, [key]: next })}
-        />
-      ))}
-      <label className="flex min-h-11 items-center gap-3">
-        <input
-          type="checkbox"
-          className="size-5"
-          checked={value.workDaysOff ?? false}
-          onChange={(event) => onChange({ ...value, workDaysOff: event.target.checked })}
-        />
-        {t('season.workDaysOff')}
-      </label>
-      {grafters.length > 1 && (
-        <ChoiceField
-          name={t('season.grafter')}
-          value={value.grafter ?? ''}
-          choices={['', ...grafters]}
-          say={(one) => one || t('season.grafterYou')}
-          onChange={(next) =>
-            onChange(next ? { ...value, grafter: next } : { ...value, grafter: undefined })
-          }
-        />
-      )}
-    </div>
-  )
-}
-
-function OneSlider(props: {
-  name: string
-  says: string
-  value: number
-  min: number
-  max: number
-  step: number
-  onChange: (next: number) => void
-}) {
-  const { name, says, value, onChange, ...range } = props
-  return (
-    <div>
-      <span className="flex justify-between">
-        <span className="text-sm text-ink-2">{name}</span>
-        <strong>{says}</strong>
-      </span>
-      <Slider.Root
-        className="relative flex h-8 touch-none items-center"
-        {...range}
-        value={[value]}
-        onValueChange={([next]) => next !== undefined && onChange(next)}
-      >
-        <Slider.Track className="relative h-1 grow bg-rule">
-          <Slider.Range className="absolute h-full bg-ink" />
-        </Slider.Track>
-        <Slider.Thumb
-          aria-label={name}
-          aria-valuetext={says}
-          className="block h-7 w-4 border-2 border-ink bg-sheet"
-        />
-      </Slider.Root>
-    </div>
-  )
-}
-
-function Found({ id }: { id: string }) {
+function Found({ id, season }: { id: string; season: SeasonPage }) {
   const { t } = useTranslation()
   const progress = useQuery(progressQuery(id))
   const stop = useMutation({
@@ -185,99 +83,5 @@ function Found({ id }: { id: string }) {
         {data.refusal}
       </p>
     )
-  return <PlanFound id={id} plan={data.plan} />
-}
-
-function PlanFound({ id, plan }: { id: string; plan: SeasonPlan }) {
-  const { t } = useTranslation()
-  const client = useQueryClient()
-  const adopt = useMutation({
-    mutationFn: () =>
-      answered(api.POST('/api/v1/season/searches/{id}/adopt', { params: { path: { id } } })),
-    onSuccess: () => client.invalidateQueries(),
-  })
-  const cups = plan.batches.reduce((sum, batch) => sum + batch.cups, 0)
-  return (
-    <div className="mt-3" data-testid="found">
-      <p className="font-read text-lg">
-        {t(plan.holds ? 'season.allHold' : 'season.someHold', {
-          holds: holding(plan.promises),
-          all: plan.promises.length,
-        })}
-      </p>
-      <p className="text-ink-2">
-        {t('season.costs', {
-          grafts: plan.batches.length,
-          cups,
-          hours: Math.round(plan.hours),
-        })}{' '}
-        {plan.search.proven
-          ? t('season.proven')
-          : t('season.gap', { gap: (plan.search.gap * 100).toFixed(0) })}
-      </p>
-      <ul className="mt-2 border-t-2 border-ink">
-        {plan.promises
-          .filter((promise) => promise.state !== 'HOLDS')
-          .map((promise) => (
-            <li key={promise.demand} className="border-b border-rule py-1">
-              <strong>{promise.demand}</strong>{' '}
-              {t(`season.state.${promise.state}`, {
-                chance: percent(promise.chance),
-                days: promise.daysLate,
-              })}
-              <Reasons reasons={promise.reasons} />
-            </li>
-          ))}
-      </ul>
-      {plan.waysOut.length > 0 && (
-        <>
-          <h4 className="mt-2 font-work font-bold">{t('season.waysOut')}</h4>
-          <ul>
-            {plan.waysOut.map((way) => (
-              <li key={way.kind}>{way.text}</li>
-            ))}
-          </ul>
-        </>
-      )}
-      {plan.droneStarts.length > 0 && (
-        <ul className="mt-2" aria-label={t('season.droneStarts')}>
-          {plan.droneStarts.map((one) => (
-            <li key={one.colony}>
-              {t('season.droneStartFor', {
-                ...one,
-                days: saySpan(one.combIn),
-                graft: sayDay(one.firstGraft),
-              })}
-            </li>
-          ))}
-        </ul>
-      )}
-      <ReckonedWith batches={plan.batches} />
-      {plan.changes.length > 0 && (
-        <details className="mt-2">
-          <summary className="min-h-8">
-            {t('season.changes', { count: plan.changes.length })}
-          </summary>
-          <ul>
-            {plan.changes.map((one) => (
-              <li key={`${one.kind}${one.day}${one.builder}`}>
-                {t(`season.change.${one.kind}`, {
-                  ...one,
-                  day: sayDay(one.day),
-                  before: one.before ?? 0,
-                })}
-              </li>
-            ))}
-          </ul>
-        </details>
-      )}
-      <p className="mt-3 flex flex-wrap items-center gap-4">
-        <button className="act act-main" disabled={adopt.isPending} onClick={() => adopt.mutate()}>
-          {t('season.adopt')}
-        </button>
-        {adopt.data && <span role="status">{t('season.adopted', adopt.data)}</span>}
-      </p>
-      <Findings error={adopt.error} />
-    </div>
-  )
+  return <PlanFound id={id} plan={data.plan} season={season} />
 }

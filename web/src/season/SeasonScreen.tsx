@@ -45,9 +45,6 @@ function Season({ page }: { page: SeasonPage }) {
           : t('season.stand', { holds, all: page.standings.length })}
       </p>
       <Standings standings={page.standings} />
-      {page.bands.toReversed().map((band) => (
-        <BandChart key={band.kind} band={band} today={page.today} />
-      ))}
       <section aria-labelledby="planned" className="mt-8">
         <h2 id="planned" className="text-xl">
           {t('season.planned')}
@@ -71,18 +68,16 @@ function Season({ page }: { page: SeasonPage }) {
           </ul>
         )}
       </section>
-      <Searches assurance={page.assurance} grafters={grafters(page)} />
+      <Searches season={page} />
+      {page.bands.toReversed().map((band) => (
+        <BandChart key={band.kind} band={band} today={page.today} />
+      ))}
       <Drones drones={page.drones} combs={page.droneCombs} />
       <ShoppingList shopping={page.shopping} />
       <RatesTable rates={page.rates} weakest={page.weakest} />
     </>
   )
 }
-
-/** Everybody who has grafted here. */
-const grafters = (page: SeasonPage): string[] => [
-  ...new Set(page.rates.flatMap((rate) => (rate.by.PERSON ?? []).map((line) => line.group))),
-]
 
 function Standings({ standings }: { standings: Standing[] }) {
   const { t } = useTranslation()
@@ -120,13 +115,12 @@ function Standings({ standings }: { standings: Standing[] }) {
               </td>
               <td className="pr-3 whitespace-nowrap">{sayDay(one.until)}</td>
               <td className={one.state === 'HOLDS' ? '' : 'font-semibold text-crown'}>
-                <span className="flex flex-wrap gap-x-4">
+                <Reasons reasons={one.reasons}>
                   {t(`season.now.${one.state}`, {
                     chance: percent(one.chance),
                     wanted: percent(one.assurance),
                   })}
-                  {one.reasons.length > 0 && <Reasons reasons={one.reasons} />}
-                </span>
+                </Reasons>
               </td>
             </tr>
           ))}

@@ -1,3 +1,4 @@
+import { useSay } from '../units/useSay'
 import { useTranslation } from 'react-i18next'
 import type { Reason, SeasonPage, StepRates } from '../api/types'
 import { sayDay, saySpan, shortDay } from '../time/days'
@@ -16,7 +17,7 @@ export function Drones({
   return (
     <section aria-labelledby="drones" className="mt-8">
       <h2 id="drones" className="text-xl">
-        {t('season.drones')}
+        {t('season.droneComb')}
       </h2>
       {combs.length > 0 && (
         <ul aria-label={t('season.droneStarts')}>
@@ -60,10 +61,17 @@ export function Drones({
 /** What the plan uses up: all of it, and by week. */
 export function ShoppingList({ shopping }: { shopping: SeasonPage['shopping'] }) {
   const { t } = useTranslation()
+  const say = useSay()
+  const measured = (what: string, count: number) =>
+    what.endsWith('_DECILITRES')
+      ? say.volume(Math.ceil(count / 10))
+      : what.endsWith('_GRAMS')
+        ? say.weight(Math.ceil(count / 1000))
+        : String(count)
   const amounts = (items: Record<string, number>) =>
     Object.entries(items)
       .map(([what, count]) =>
-        t(`season.material.${what}`, { count: Math.ceil(scaled(what, count)) }),
+        t(`season.material.${what}`, { count, amount: measured(what, count) }),
       )
       .join(', ')
   if (shopping.weeks.length === 0) return null
@@ -87,10 +95,6 @@ export function ShoppingList({ shopping }: { shopping: SeasonPage['shopping'] })
     </section>
   )
 }
-
-/** Litres and kilograms where decilitres and grams would be long. */
-const scaled = (what: string, count: number): number =>
-  what.endsWith('_DECILITRES') ? count / 10 : what.endsWith('_GRAMS') ? count / 1000 : count
 
 /** What the odds rest on: each step's share, by whatever tells batches apart. */
 export function RatesTable({ rates, weakest }: { rates: StepRates[]; weakest: Reason[] }) {

@@ -1,5 +1,5 @@
 import type { Batch, PlannedLine, Standing, Thread } from '../api/types'
-import { addDays } from '../time/days'
+import { addDays, dayNumber } from '../time/days'
 
 const shifted = (span: { earliest: string; likely: string; latest: string }, days: number) => ({
   earliest: addDays(span.earliest, days),
@@ -46,6 +46,15 @@ export function plannedThread(batch: Batch, moved = 0): Thread {
     unsure: eggs,
     handsOff: [],
   }
+}
+
+/** How many days from today a chart of these batches shows: to the last delivery, and a little further. */
+export function daysAhead(batches: Batch[], today: string): number {
+  const last = batches
+    .flatMap((batch) => batch.shares.map((share) => share.delivery))
+    .toSorted()
+    .at(-1)
+  return last ? Math.max(28, dayNumber(last) - dayNumber(today) + 3) : 42
 }
 
 /** "Q26-03 30, Q26-04 15" */

@@ -16,10 +16,13 @@ export async function enter({ email, password }: Credentials, first: () => Promi
 export function NewCredentials({
   value,
   wide,
+  known = false,
   onChange,
 }: {
   value: Credentials
   wide?: boolean
+  /** the address is that of somebody who is in already */
+  known?: boolean
   onChange: (next: Credentials) => void
 }) {
   const { t } = useTranslation()
@@ -27,25 +30,32 @@ export function NewCredentials({
   return (
     <>
       <Labelled name={t('signIn.email')}>
-        <input
-          className="field"
-          type="email"
-          autoComplete="username"
-          required
-          value={email}
-          onChange={(event) => onChange({ password, email: event.target.value })}
-        />
+        {(id) => (
+          <input
+            id={id}
+            className="field"
+            type="email"
+            autoComplete="username"
+            required
+            readOnly={known}
+            value={email}
+            onChange={(event) => onChange({ password, email: event.target.value })}
+          />
+        )}
       </Labelled>
       <Labelled name={t('founding.password')} wide={wide ?? false}>
-        <input
-          className="field"
-          type="password"
-          autoComplete="new-password"
-          required
-          minLength={10}
-          value={password}
-          onChange={(event) => onChange({ email, password: event.target.value })}
-        />
+        {(id) => (
+          <input
+            id={id}
+            className="field"
+            type="password"
+            autoComplete="new-password"
+            required
+            minLength={10}
+            value={password}
+            onChange={(event) => onChange({ email, password: event.target.value })}
+          />
+        )}
       </Labelled>
     </>
   )

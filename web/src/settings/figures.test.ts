@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { StandardFigure } from '../api/types'
 import { linesOf, ownFigures } from './figures'
-import { degrees } from './queries'
 
 const late: StandardFigure = {
   value: { figure: 'LATE', earliest: 21, likely: 21, latest: 21 },
@@ -31,12 +30,5 @@ describe('own figures', () => {
     const { own, half } = ownFigures([{ figure: 'LATE', days: ['20', '', ''] }])
     expect(own).toEqual([])
     expect(half[0]?.figure).toBe('LATE')
-  })
-})
-
-describe('degrees', () => {
-  it('follow the units of the operation', () => {
-    expect(degrees(20, 'METRIC')).toBe('20 °C')
-    expect(degrees(20, 'US')).toBe('68 °F')
   })
 })

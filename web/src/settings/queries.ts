@@ -1,5 +1,8 @@
 import { queryOptions, useQuery } from '@tanstack/react-query'
+import { useEffect } from 'react'
 import { answered, api } from '../api/client'
+import { writeDaysFor } from '../time/days'
+import { USUAL_DATES } from './dates'
 
 export const settingsQuery = queryOptions({
   queryKey: ['settings'],
@@ -9,11 +12,10 @@ export const settingsQuery = queryOptions({
   refetchInterval: (query) => (query.state.data?.reckoning ? 1_000 : false),
 })
 
-/** Air temperature as this operation reads it. */
-export function useDegrees(): (celsius: number) => string {
-  const units = useQuery(settingsQuery).data?.settings.units ?? 'METRIC'
-  return (celsius) => degrees(celsius, units)
+/** Days are written as the operation reads them. */
+export function useDays(): void {
+  const { data } = useQuery(settingsQuery)
+  useEffect(() => {
+    if (data) writeDaysFor(data.settings.dates ?? USUAL_DATES)
+  }, [data])
 }
-
-export const degrees = (celsius: number, units: 'METRIC' | 'US'): string =>
-  units === 'US' ? `${Math.round((celsius * 9) / 5 + 32)} °F` : `${Math.round(celsius)} °C`

@@ -1,11 +1,12 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useRef, useState, type ReactNode } from 'react'
-import { useTranslation } from 'react-i18next'
+import { useRef, type ReactNode } from 'react'
 import type { Afternoon, Thread } from '../api/types'
-import { addDays, dayNumber, isoDay, monthOf, sayDay, weekdayLetter } from '../time/days'
-import { Band, strengthOf } from './marks/Band'
+import { addDays } from '../time/days'
+import { Days } from './Days'
+import { Band } from './marks/Band'
 import { Hatchings } from './marks/Closed'
-import { dayScale, endOf, middleOf, startOf, type DayScale } from './scale'
+import { dayScale, startOf } from './scale'
+import { useWidth } from './useWidth'
 import { ThreadLine, type ThreadDue } from './ThreadLine'
 
 export type ChartRow = {
@@ -173,81 +174,4 @@ function useDrag(row: ChartRow, dayWidth: number) {
 
 function TodayLine({ x, height }: { x: number; height: number }) {
   return <line x1={x} x2={x} y1={0} y2={height} stroke="var(--crown)" strokeWidth={2} />
-}
-
-function Days(props: { scale: DayScale; today: string; afternoons: Afternoon[]; width: number }) {
-  const { scale, today } = props
-  const { t } = useTranslation()
-  const [first, last] = scale.domain() as [number, number]
-  const everyDay = scale(first + 1) - scale(first) > 17
-  const days: string[] = []
-  for (let day = Math.ceil(first); day < last; day++) days.push(isoDay(day))
-  return (
-    <svg
-      width={props.width}
-      height={54}
-      role="img"
-      aria-label={t('threads.days', { day: sayDay(today) })}
-    >
-      {days.map((day) => {
-        const isFirst = day.endsWith('-01') || day === days[0]
-        const isToday = day === today
-        if (!everyDay && !isToday && dayNumber(day) % 7 !== 4) return null
-        return (
-          <g key={day}>
-            {isFirst && everyDay && (
-              <text x={startOf(scale, day) + 2} y={11} fontSize={11} fill="var(--ink-2)">
-                {monthOf(day)}
-              </text>
-            )}
-            {everyDay && !isFirst && (
-              <text
-                x={middleOf(scale, day)}
-                y={11}
-                fontSize={10}
-                textAnchor="middle"
-                fill="var(--ink-3)"
-              >
-                {weekdayLetter(day)}
-              </text>
-            )}
-            <text
-              x={middleOf(scale, day)}
-              y={28}
-              fontSize={12}
-              textAnchor="middle"
-              fontWeight={isToday ? 800 : dayNumber(day) % 7 === 4 ? 700 : 400}
-              fill={isToday ? 'var(--crown)' : 'var(--ink-2)'}
-            >
-              {Number(day.slice(8))}
-            </text>
-          </g>
-        )
-      })}
-      {props.afternoons.map(
-        (afternoon) =>
-          afternoon.fitness !== undefined &&
-          strengthOf(afternoon) > 0 && (
-            <circle
-              key={afternoon.day}
-              cx={(startOf(scale, afternoon.day) + endOf(scale, afternoon.day)) / 2}
-              cy={42}
-              r={strengthOf(afternoon) > 0.9 ? 3.2 : 2}
-              fill="#b58714"
-            />
-          ),
-      )}
-    </svg>
-  )
-}
-
-function useWidth(box: React.RefObject<HTMLElement | null>): number {
-  const [width, setWidth] = useState(900)
-  useEffect(() => {
-    if (!box.current) return
-    const observer = new ResizeObserver(([entry]) => entry && setWidth(entry.contentRect.width))
-    observer.observe(box.current)
-    return () => observer.disconnect()
-  }, [box])
-  return width
 }

@@ -12,9 +12,23 @@ export const addDays = (iso: string, days: number): string => isoDay(dayNumber(i
 
 const asDate = (iso: string) => new Date(`${iso}T12:00:00Z`)
 
+/** Kept beside the page: days are written in a hundred places, and a change of settings begins the page anew. */
+const LANGUAGE = 'days-written-for'
+const language = globalThis.localStorage?.getItem(LANGUAGE) ?? 'en-GB'
+
+/** Writes days for another language from now on; the page begins anew if that is a change. */
+export function writeDaysFor(wanted: string): void {
+  if (wanted === language) return
+  localStorage.setItem(LANGUAGE, wanted)
+  location.reload()
+}
+
+const formatter = (options: Intl.DateTimeFormatOptions) =>
+  new Intl.DateTimeFormat(language, { timeZone: 'UTC', ...options })
+
 const format = (options: Intl.DateTimeFormatOptions) => {
-  const formatter = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', ...options })
-  return (iso: string) => formatter.format(asDate(iso))
+  const written = formatter(options)
+  return (iso: string) => written.format(asDate(iso))
 }
 
 /** "Tuesday, 9 June" */
@@ -22,18 +36,20 @@ export const longDay = format({ weekday: 'long', day: 'numeric', month: 'long' }
 /** "Tue 9 June" */
 export const sayDay = (iso: string) => midDay(iso).replace(',', '')
 const midDay = format({ weekday: 'short', day: 'numeric', month: 'long' })
+const span = formatter({ day: 'numeric', month: 'long' })
 /** "9 June" */
-export const shortDay = format({ day: 'numeric', month: 'long' })
+export const shortDay = (iso: string) => span.format(asDate(iso))
 export const monthOf = format({ month: 'long' })
 export const weekdayLetter = format({ weekday: 'narrow' })
 
 /** "12–14 June", "30 May – 2 June", "9 June" */
-export function saySpan(span: { earliest: string; latest: string }): string {
-  if (span.earliest === span.latest) return shortDay(span.earliest)
-  const sameMonth = span.earliest.slice(0, 7) === span.latest.slice(0, 7)
-  return sameMonth
-    ? `${Number(span.earliest.slice(8))}–${shortDay(span.latest)}`
-    : `${shortDay(span.earliest)} – ${shortDay(span.latest)}`
+export function saySpan({ earliest, latest }: { earliest: string; latest: string }): string {
+  if (earliest === latest) return shortDay(earliest)
+  const sameMonth = earliest.slice(0, 7) === latest.slice(0, 7)
+  // the thin spaces that the library puts around the dash look torn in this face
+  return span
+    .formatRange(asDate(earliest), asDate(latest))
+    .replace(/\s*–\s*/, sameMonth ? '–' : ' – ')
 }
 
 /** A day and hour by the clock of a zone, as ISO text with that zone's offset on that day. */

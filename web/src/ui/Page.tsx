@@ -2,6 +2,7 @@ import type { UseQueryResult } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Refused } from '../api/client'
+import { Said } from './Said'
 
 /** Heading of a screen: the name of what is shown, one line about it, acts at the right. */
 export function Page(props: {
@@ -72,12 +73,14 @@ export function Findings({ error }: { error: unknown }) {
       ? error.findings.length > 0
         ? error.findings.map((finding) => finding.message)
         : [error.message]
-      : [t('connection.unreachable')]
+      : [error instanceof Said ? error.message : t('connection.unreachable')]
   return (
-    <ul role="alert" className="space-y-1 font-semibold text-crown">
-      {messages.map((message) => (
-        <li key={message}>{message}</li>
-      ))}
-    </ul>
+    <div role="alert">
+      <ul className="space-y-1 font-semibold text-crown">
+        {messages.map((message) => (
+          <li key={message}>{message}</li>
+        ))}
+      </ul>
+    </div>
   )
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
+import { KEPT } from '../outbox/useRecord'
 import { Findings } from './Page'
 
 /** Fields that are sent by one button; what is wrong with them is said below, and nothing is lost. */
@@ -19,8 +20,9 @@ export function SavedForm({
   const client = useQueryClient()
   const save = useMutation({
     mutationFn: send,
-    onSuccess: async () => {
-      await client.invalidateQueries()
+    onSuccess: async (outcome) => {
+      // without a signal nothing can be asked for anew, and to wait for it would be to wait for ever
+      if (outcome !== KEPT) await client.invalidateQueries()
       onDone()
     },
   })

@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { YardPage } from '../api/types'
-import { useTell } from '../outbox/useRecord'
+import { useRecord, useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
-import { useDegrees } from '../settings/queries'
-import { TextField } from '../ui/Fields'
+import { TextField, TicksField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
+import { useSay } from '../units/useSay'
+import { FlowLine } from './FlowLine'
 import { HiveRows } from './HiveRows'
 import { YardForm } from './YardForm'
 
@@ -70,9 +71,9 @@ export function AboutYard({ yard }: { yard: YardPage }) {
 
 function Facts({ yard }: { yard: YardPage }) {
   const { t } = useTranslation()
-  const degrees = useDegrees()
+  const say = useSay()
   const { role } = useSession()
-  const tell = useTell()
+  const { record } = useRecord()
   const { place } = yard
   const best = Math.max(...place.fitAfternoons)
   const month = place.fitAfternoons.indexOf(best)
@@ -83,7 +84,7 @@ function Facts({ yard }: { yard: YardPage }) {
         {t('yardForm.where', {
           latitude: place.latitude.toFixed(3),
           longitude: place.longitude.toFixed(3),
-          metres: place.elevationMetres,
+          height: say.height(place.elevationMetres),
         })}
         {yard.others > 0 && ` ${t('yardForm.others', { count: yard.others })}`}
       </li>
@@ -91,7 +92,7 @@ function Facts({ yard }: { yard: YardPage }) {
         {t(place.climateSaid ? 'yardForm.climateSaid' : 'yardForm.climateLikely', {
           climate: t(`climate.${place.climate}`),
           month: t(`months.${month}`),
-          high: degrees(place.usualHighs[month] ?? 0),
+          high: say.temperature(place.usualHighs[month] ?? 0),
           odds: Math.round(best * 10),
         })}
       </li>
@@ -101,13 +102,16 @@ function Facts({ yard }: { yard: YardPage }) {
           <button
             className="min-h-8 underline"
             onClick={() =>
-              void tell([{ kind: 'YARD_STATION_SWITCHED', yard: yard.id, on: !place.stationOn }])
+              void record(`${yard.name}: ${t('deed.YARD_STATION_SWITCHED')}`, [
+                { deed: { kind: 'YARD_STATION_SWITCHED', yard: yard.id, on: !place.stationOn } },
+              ])
             }
           >
             {t(place.stationOn ? 'yardForm.switchOff' : 'yardForm.switchOn')}
           </button>
         )}
       </li>
+      <FlowLine yard={yard} />
       {place.conditions.length > 0 && (
         <li>{place.conditions.map((one) => t(`site.${one}`)).join(', ')}</li>
       )}
@@ -127,26 +131,13 @@ function SiteForm({ yard, onDone }: { yard: YardPage; onDone: () => void }) {
       onDone={onDone}
       name={t('yardForm.saveSite')}
     >
-      <fieldset className="sm:col-span-3">
-        <legend className="text-sm text-ink-2">{t('yardForm.conditions')}</legend>
-        {CONDITIONS.map((one) => (
-          <label key={one} className="flex min-h-11 items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={conditions.includes(one)}
-              onChange={(event) =>
-                setConditions(
-                  event.target.checked
-                    ? [...conditions, one]
-                    : conditions.filter((other) => other !== one),
-                )
-              }
-            />
-            {t(`site.${one}`)}
-          </label>
-        ))}
-      </fieldset>
+      <TicksField
+        name={t('yardForm.conditions')}
+        value={conditions}
+        choices={CONDITIONS}
+        say={(one) => t(`site.${one}`)}
+        onChange={setConditions}
+      />
       <TextField name={t('yardForm.rules')} wide value={rules} onChange={setRules} />
     </SavedForm>
   )

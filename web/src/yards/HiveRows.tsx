@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
 import type { Deed, HiveLine } from '../api/types'
-import { hivesQuery } from '../colonies/queries'
+import { useHives } from '../colonies/pending'
 import { useTell } from '../outbox/useRecord'
 import { settingsQuery } from '../settings/queries'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
@@ -36,7 +36,7 @@ export function HiveRows({
 }) {
   const { t } = useTranslation()
   const yards = useQuery(yardsQuery).data?.filter((one) => !one.closedOn) ?? []
-  const hives = useQuery(hivesQuery).data ?? []
+  const hives = useHives()
   const formats = Object.keys(useQuery(settingsQuery).data?.formats ?? {})
   const tell = useTell()
   const [ids] = useState(() => Array.from({ length: MOST }, () => [uuidv7(), uuidv7()] as const))

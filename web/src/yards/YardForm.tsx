@@ -6,6 +6,7 @@ import type { Deed, YardPage } from '../api/types'
 import { useTell } from '../outbox/useRecord'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
+import { QuantityField } from '../units/QuantityField'
 import { yardsQuery } from './queries'
 
 type Climate = YardPage['place']['climate']
@@ -34,6 +35,9 @@ export function YardForm({ yard, onDone }: { yard?: YardPage; onDone: () => void
     caution: yard?.caution ?? '',
     climate: (yard?.place.climateSaid ? yard.place.climate : '') as Climate | '',
   })
+  const [highs, setHighs] = useState<(number | undefined)[]>(() =>
+    Array.from({ length: 12 }, (_, month) => yard?.place.ownHighs[month]),
+  )
   const walkOrder = draft.walkOrder ?? Math.max(0, ...others.map((one) => one.walkOrder)) + 1
   const send = () => {
     const deeds: Deed[] = [
@@ -50,9 +54,11 @@ export function YardForm({ yard, onDone }: { yard?: YardPage; onDone: () => void
       },
     ]
     const said = yard?.place.climateSaid ? yard.place.climate : ''
-    if (draft.climate && draft.climate !== said) {
-      const ownHighs = yard?.place.ownHighs ?? []
-      deeds.push({ kind: 'YARD_CLIMATE_SAID', yard: id, climate: draft.climate, ownHighs })
+    const ownHighs = highs.flatMap((high) => (high === undefined ? [] : [high]))
+    const newHighs = ownHighs.join() !== (yard?.place.ownHighs ?? []).join()
+    if ((draft.climate && draft.climate !== said) || newHighs) {
+      const climate = draft.climate || (yard?.place.climate ?? 'UPLAND')
+      deeds.push({ kind: 'YARD_CLIMATE_SAID', yard: id, climate, ownHighs })
     }
     return tell(deeds)
   }
@@ -94,8 +100,9 @@ export function YardForm({ yard, onDone }: { yard?: YardPage; onDone: () => void
         value={draft.longitude}
         onChange={(longitude) => setDraft({ ...draft, longitude })}
       />
-      <NumberField
+      <QuantityField
         name={t('yardForm.elevation')}
+        quantity="height"
         required
         min={-430}
         max={6000}
@@ -109,6 +116,7 @@ export function YardForm({ yard, onDone }: { yard?: YardPage; onDone: () => void
         say={(one) => t(one === '' ? 'yardForm.likely' : `climate.${one}`)}
         onChange={(climate) => setDraft({ ...draft, climate })}
       />
+      <OwnHighs highs={highs} onChange={setHighs} />
       <TextField
         name={t('yardForm.caution')}
         wide
@@ -116,5 +124,37 @@ export function YardForm({ yard, onDone }: { yard?: YardPage; onDone: () => void
         onChange={(caution) => setDraft({ ...draft, caution })}
       />
     </SavedForm>
+  )
+}
+
+/** What a thermometer at the place has told over the years: all twelve months, or none. */
+function OwnHighs({
+  highs,
+  onChange,
+}: {
+  highs: (number | undefined)[]
+  onChange: (next: (number | undefined)[]) => void
+}) {
+  const { t } = useTranslation()
+  const some = highs.some((high) => high !== undefined)
+  return (
+    <details className="sm:col-span-3">
+      <summary className="min-h-8">{t('yardForm.ownHighs')}</summary>
+      <p className="mb-2 text-sm text-ink-2">{t('yardForm.ownHighsHow')}</p>
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        {highs.map((high, month) => (
+          <QuantityField
+            key={month}
+            name={t(`months.${month}`)}
+            quantity="temperature"
+            required={some}
+            min={-60}
+            max={60}
+            value={high}
+            onChange={(next) => onChange(highs.with(month, next))}
+          />
+        ))}
+      </div>
+    </details>
   )
 }

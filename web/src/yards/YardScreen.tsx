@@ -3,7 +3,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import type { MatingHive, YardPage } from '../api/types'
-import { useKey } from '../app/Shell'
+import { useKey } from '../app/keys'
 import { toggled, withRange } from '../rearing/range'
 import { useRecord } from '../outbox/useRecord'
 import { actsFor, deedOf, type Act } from '../queens/sights'
@@ -11,6 +11,7 @@ import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { dayNumber } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { Entries } from '../journal/Entries'
 import { AboutYard } from './AboutYard'
 import { yardQuery } from './queries'
 
@@ -90,6 +91,7 @@ function Yard({ yard }: { yard: YardPage }) {
         <Record hives={chosen} today={today} clear={() => setSelected(new Set())} />
       )}
       <AboutYard yard={yard} />
+      <Entries subject={yard.id} label={yard.name} />
     </Page>
   )
 }

@@ -1,0 +1,50 @@
+import { useState } from 'react'
+import { useTranslation } from 'react-i18next'
+import type { ColonyPage } from '../api/types'
+import { useRecord } from '../outbox/useRecord'
+import { ChoiceField } from '../ui/Fields'
+
+const EVENTS = [
+  'QUEEN_REMOVED',
+  'QUEEN_GIVEN',
+  'CELL_GIVEN',
+  'VIRGIN_GIVEN',
+  'BROOD_GIVEN',
+  'CELLS_DESTROYED',
+  'SWARMED',
+  'CAST',
+  'SPLIT_WITH_QUEEN',
+  'SPLIT_WITHOUT_QUEEN',
+  'QUEEN_CAGED',
+  'QUEEN_RELEASED',
+  'BROOD_TAKEN',
+  'UNITED',
+  'STARTED',
+] as const
+
+/** Something that was done to the colony, or that it did. */
+export function Happened({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const [event, setEvent] = useState<(typeof EVENTS)[number]>('QUEEN_REMOVED')
+  return (
+    <form
+      className="mt-6 flex flex-wrap items-end gap-3"
+      onSubmit={(submit) => {
+        submit.preventDefault()
+        void record(`${page.colony.code}: ${t(`happened.${event}`)}`, [
+          { deed: { kind: 'HAPPENED', hive: page.colony.id, event } },
+        ])
+      }}
+    >
+      <ChoiceField
+        name={t('colony.happened')}
+        value={event}
+        choices={EVENTS}
+        say={(one) => t(`happened.${one}`)}
+        onChange={setEvent}
+      />
+      <button className="act">{t('colony.recordHappened')}</button>
+    </form>
+  )
+}

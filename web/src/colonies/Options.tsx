@@ -1,0 +1,87 @@
+import { useTranslation } from 'react-i18next'
+import type { Advised, ColonyPage } from '../api/types'
+import { useRecord } from '../outbox/useRecord'
+import { sayDay, saySpan } from '../time/days'
+import { Reasons } from '../ui/Reasons'
+
+/** What was chosen, and what is to be looked for since. */
+export function OpenLooks({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  return (
+    <section aria-labelledby="open" className="mb-6">
+      <h2 id="open" className="text-xl">
+        {t('colony.chosen', { what: page.chosen?.text })}
+      </h2>
+      <ul className="mt-1 border-t-2 border-ink">
+        {page.open.map((one) => (
+          <li
+            key={`${one.days.earliest}${one.lookFor}`}
+            className="border-b border-rule py-2"
+            data-testid="follow-up"
+          >
+            <strong>{saySpan(one.days)}</strong> · {t('colony.lookFor', { what: one.lookFor })}
+            {!one.shut && <span className="block text-sm text-ink-2">{one.ifNot}</span>}
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** What can be done, each with its odds; one tap chooses. */
+export function Options({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const choose = (option: Advised) =>
+    void record(`${page.colony.code}: ${option.text}`, [
+      {
+        deed: {
+          kind: 'ACTION_CHOSEN',
+          hive: page.colony.id,
+          action: option.action,
+          followUps: [],
+        },
+      },
+    ])
+  const { verdict } = page
+  return (
+    <section aria-labelledby="options">
+      <h2 id="options" className="text-xl">
+        {t('colony.options')}
+      </h2>
+      {verdict.decideBy && (
+        <p className="font-semibold">{t('colony.decideBy', { day: sayDay(verdict.decideBy) })}</p>
+      )}
+      <ul className="mt-1 border-t-2 border-ink">
+        {verdict.options.map((option) => (
+          <li
+            key={option.action}
+            className="border-b border-rule py-2"
+            data-testid="option"
+            data-action={option.action}
+          >
+            <div className="flex flex-wrap items-baseline gap-x-4">
+              <h3 className="font-work text-lg font-bold">{option.text}</h3>
+              <span>{t('colony.odds1', { odds: Math.round(option.odds * 100) })}</span>
+              {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
+              <button
+                className="act ml-auto"
+                aria-label={t('colony.chooseLabel', { what: option.text })}
+                onClick={() => choose(option)}
+              >
+                {t('colony.choose')}
+              </button>
+            </div>
+            <div className="text-sm text-ink-2">
+              <Reasons reasons={option.reasons.slice(2)}>
+                {option.needs} {option.beware}
+                {option.lastSensible &&
+                  ` ${t('colony.lastSensible', { day: sayDay(option.lastSensible) })}`}
+              </Reasons>
+            </div>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
