@@ -96,7 +96,7 @@ class FirstDayJourney {
         fill(yard, "Codes begin with (may be empty)", "R");
         fill(yard, "Latitude, degrees north (south: minus)", "46.4");
         fill(yard, "Longitude, degrees east (west: minus)", "9.1");
-        fill(yard, "Elevation, metres", "640");
+        fill(yard, "Above the sea, m", "640");
         press(yard, "Open the yard");
         done(page, "yard");
 

@@ -51,7 +51,7 @@ class KilledServerJourney {
         int port = Server.freePort();
         Process first = Server.start(application.databaseUrl(), port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
-        String address = "/api/v1/imports/queens/" + UUID.randomUUID();
+        String address = "/api/v1/imports/apiary/" + UUID.randomUUID();
         assertThat(owner.put(address, Map.of("csv", csv.toString(), "skipBadRows", false)).json().path("total").asInt())
                 .isEqualTo(2_000);
         while (owner.get(address).json().path("done").asInt() == 0) {

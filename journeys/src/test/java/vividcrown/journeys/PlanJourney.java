@@ -119,6 +119,7 @@ class PlanJourney {
         }
         assertThat(page.getByTestId("found")).hasCount(2,
                 new LocatorAssertions.HasCountOptions().setTimeout(LONGEST_SEARCH_MILLISECONDS));
+        assertThat(page.getByTestId("beside").first()).containsText("The plan of now");
         page.reload();
         owner.button("Another plan beside it").click();
         assertThat(page.getByTestId("plan-B").getByRole(AriaRole.CHECKBOX)).isChecked();
@@ -138,6 +139,9 @@ class PlanJourney {
         owner.button("Save").click();
         Locator taken = order("Q26-10");
         assertThat(taken).containsText("Fell Side");
+        // one line an order; what can be done with it folds out
+        assertThat(taken.getByRole(AriaRole.BUTTON)).hasCount(1);
+        taken.getByRole(AriaRole.BUTTON).click();
         owner.button("Promise: Q26-10").click();
         assertThat(taken).containsText("promised");
         owner.button("Set queens aside for Q26-10").click();
@@ -148,6 +152,7 @@ class PlanJourney {
         assertThat(taken).containsText("2 set aside");
         owner.button("Hand over: Q26-10").click();
         assertThat(taken).containsText("delivered");
+        taken.getByRole(AriaRole.BUTTON).first().click();
         assertThat(taken).containsText("2 handed over");
     }
 

@@ -69,7 +69,7 @@ class SeasonJourney {
         judge.getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Sealed, flat"))).click();
         Locator mark = owner.unfolds("MARK", nucs.get(5));
-        assertThat(mark).containsText("White for 2026");
+        assertThat(mark).containsText("Mark her white, the colour of 2026");
         mark.getByRole(AriaRole.BUTTON,
                 new Locator.GetByRoleOptions().setName(Pattern.compile("done, Marked"))).click();
         assertThat(owner.page.locator("[data-testid=stop][data-code='" + nucs.get(5) + "']")).hasCount(0);

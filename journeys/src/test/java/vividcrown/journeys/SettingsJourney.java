@@ -93,7 +93,7 @@ class SettingsJourney {
                 .filter(queen -> queen.path("stage").asString().equals("JUDGED") && queen.path("alive").asBoolean())
                 .findFirst().orElseThrow().path("id").asString();
         owner.opens("/queens/" + laying);
-        owner.button("Mark white").click();
+        owner.button("Mark").click();
         owner.button("Mark lost").click();
         owner.sent();
         assertThat(page.getByText("Mark gone: the same queen?").first()).isVisible();

@@ -186,7 +186,8 @@ class YardJourney {
         owner.page.reload();
         assertThat(owner.page.getByLabel("Cups on each")).hasValue("20");
         owner.button("Keep as plan").click();
-        assertThat(owner.page.getByRole(AriaRole.ALERT).first()).hasText("Choose one");
+        // the browser itself says what is missing, and goes to it
+        assertThat(owner.page.getByLabel("Breeder queen")).isFocused();
         owner.page.getByLabel("Breeder queen").selectOption(new SelectOption().setIndex(1));
         owner.page.getByLabel("Builder", new Page.GetByLabelOptions().setExact(true))
                 .selectOption(new SelectOption().setIndex(1));
@@ -244,21 +245,21 @@ class YardJourney {
     @Test
     void a_csv_with_bad_rows_shows_each_and_imports_only_what_is_confirmed() {
         owner.opensAndSignsIn(demo.ownerEmail()).goesTo("Files");
-        Locator queens = looksAt("queens", """
+        Locator queens = looksAt("A whole apiary", """
                 code,name,yard,hive,stage,year,mark
                 X-1,Mira,Larch Step,L 90,laying,2025,14
                 X-2,,,,flying,,
                 """);
         assertThat(queens.getByText("Good: 1. To change: 1.")).isVisible();
-        assertThat(queens.locator("tr[data-bad=true]")).containsText("Stage \"flying\" is not known.");
+        assertThat(queens.locator("tr[data-bad=true]")).containsText("stage \"flying\" is not known.");
         owner.button("Import the 1 good row, leave 1").click();
-        assertThat(owner.page.getByText("Imported: 1 queens, 1 nucs.")).isVisible();
-        Locator orders = looksAt("orders", """
+        assertThat(owner.page.getByText("Imported. Yards: 0, hives: 1, queens: 1.")).isVisible();
+        Locator orders = looksAt("Orders", """
                 for,product,count,until
                 Fell Side,mated queens,12,2026-08-04
                 Nobody,golden queens,many,someday
                 """);
-        assertThat(orders.locator("tr[data-bad=true]")).containsText("Product \"golden queens\" is not known.");
+        assertThat(orders.locator("tr[data-bad=true]")).containsText("product \"golden queens\" is not known.");
         owner.button("Import the 1 good row, leave 1").click();
         assertThat(owner.page.getByText("Taken: 1 orders.")).isVisible();
         owner.opens("/orders");
@@ -267,7 +268,9 @@ class YardJourney {
     }
 
     private Locator looksAt(String kind, String csv) {
-        Locator section = owner.page.locator("section[aria-labelledby=in-" + kind + "]");
+        owner.page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName(kind)).click();
+        Locator section = owner.page.getByRole(AriaRole.TABPANEL);
+        section.locator("summary").click();
         section.getByLabel("or paste it").fill(csv);
         section.getByText("Look at it first").click();
         return section;
