@@ -130,6 +130,8 @@ class AccessJourney {
         tabTo(page, code + ": done, Emerged");
         page.keyboard().press("Enter");
         assertThat(owner.box(code)).hasCount(0);
+        // it is on its way before there is something to undo
+        assertThat(owner.button("Undo")).isVisible();
         page.keyboard().press("z");
         assertThat(owner.box(code)).hasCount(1);
         page.keyboard().press("?");

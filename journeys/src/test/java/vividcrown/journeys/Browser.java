@@ -4,6 +4,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
@@ -16,6 +17,8 @@ import org.junit.jupiter.api.extension.ParameterResolver;
 public final class Browser implements ParameterResolver {
 
     private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(Browser.class);
+    /** A machine that does other work meanwhile is slow, and not wrong. */
+    private static final double PATIENCE_MILLISECONDS = 15_000;
     private static final List<String> ARGUMENTS = List.of("--no-sandbox", "--disable-gpu",
             "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run");
 
@@ -36,7 +39,7 @@ public final class Browser implements ParameterResolver {
             BrowserContext device = browser.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                     .setViewportSize(width, height).setLocale("en-GB").setTimezoneId("Europe/Zurich")
                     .setServiceWorkers(keeping));
-            device.setDefaultTimeout(15_000);
+            device.setDefaultTimeout(PATIENCE_MILLISECONDS);
             return device;
         }
 
@@ -65,6 +68,7 @@ public final class Browser implements ParameterResolver {
     }
 
     private static Running start() {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MILLISECONDS);
         Playwright playwright = Playwright
                 .create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
         return new Running(playwright, playwright.chromium().launch(new BrowserType.LaunchOptions().setHeadless(true)

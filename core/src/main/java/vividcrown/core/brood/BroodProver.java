@@ -1,6 +1,7 @@
 package vividcrown.core.brood;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashSet;
@@ -36,6 +37,10 @@ import vividcrown.core.time.Until;
  * <p>Cost: proportional to the days covered times the facts.
  */
 public final class BroodProver {
+
+    private static final int JUST_SEALED_DAYS = 2;
+    private static final int DRONES_NEAR_DAYS = 14;
+    private static final int JUST_LOOKED_DAYS = 4;
 
     private final List<Reading> readings;
     private final List<ColonyEvent> events;
@@ -105,7 +110,8 @@ public final class BroodProver {
         for (int index = 0; index < readings.size(); index++) {
             Reading reading = readings.get(index);
             for (Sign sign : reading.seen().stream().sorted().toList()) {
-                if (!LayingDays.shownBy(sign).isEmpty() && isAQueens(reading, sign)) {
+                boolean shows = !LayingDays.shownBy(sign).isEmpty() || isSealedOfSomeKind(reading, sign);
+                if (shows && isAQueens(reading, sign)) {
                     Window window = window(index, reading, sign);
                     if (!mayBeGiven(window, reading)) {
                         windows.add(window);
@@ -116,7 +122,18 @@ public final class BroodProver {
         return windows;
     }
 
+    /** Sealed, and nobody noted whether the caps were flat or domed: nine days to a drone's last. */
+    private static boolean isSealedOfSomeKind(Reading reading, Sign sign) {
+        return sign == Sign.SEALED_BROOD && !reading.saw(Sign.SEALED_WORKER) && !reading.saw(Sign.SEALED_DRONE)
+                && !reading.saw(Sign.EMERGING_WORKERS);
+    }
+
     private Window window(int index, Reading reading, Sign sign) {
+        if (sign == Sign.SEALED_BROOD) {
+            return new Window(new Fact.Seen(index, reading.day(), sign),
+                    reading.day().minusDays(assumptions.drone().emerges().likelyDay()),
+                    reading.day().minusDays(workerAges.youngest(BroodStage.SEALED)));
+        }
         int youngest = Integer.MAX_VALUE;
         int oldest = 0;
         for (BroodStage stage : LayingDays.shownBy(sign)) {
@@ -127,18 +144,32 @@ public final class BroodProver {
             oldest = youngest + 1;
         } else if (sign == Sign.EGGS_LYING) {
             youngest = oldest - 1;
+        } else if (sign == Sign.SEALED_JUST) {
+            oldest = workerAges.oldest(BroodStage.OLD_LARVA) + JUST_SEALED_DAYS;
+        }
+        if ((sign == Sign.LARVAE || sign == Sign.OLD_LARVAE) && hasDroneBrood(reading)) {
+            // drone larvae are open for a day longer
+            oldest = Math.max(oldest, assumptions.drone().sealed().latestHours() / 24);
         }
         return new Window(new Fact.Seen(index, reading.day(), sign), reading.day().minusDays(oldest),
                 reading.day().minusDays(youngest));
     }
 
+    private boolean hasDroneBrood(Reading reading) {
+        return readings.stream().anyMatch(other -> other.saw(Sign.SEALED_DRONE)
+                && Math.abs(ChronoUnit.DAYS.between(other.day(), reading.day())) <= DRONES_NEAR_DAYS);
+    }
+
     /** Several eggs to a cell, eggs on walls and larvae that end under domed caps may be workers'. */
     private boolean isAQueens(Reading reading, Sign sign) {
-        if (sign == Sign.SEALED_WORKER || sign == Sign.EMERGING_WORKERS || reading.saw(Sign.EGGS_SINGLE)) {
+        if (sign == Sign.SEALED_WORKER || sign == Sign.SEALED_JUST || sign == Sign.EMERGING_WORKERS) {
+            return true;
+        }
+        boolean onlyDrones = reading.saw(Sign.SEALED_DRONE_SCATTERED) && reading.missed(Sign.SEALED_WORKER);
+        if (reading.saw(Sign.EGGS_SINGLE) && !onlyDrones) {
             return true;
         }
         boolean workersEggs = reading.saw(Sign.EGGS_SEVERAL) || reading.saw(Sign.EGGS_ON_WALLS);
-        boolean onlyDrones = reading.saw(Sign.SEALED_DRONE_SCATTERED) && reading.missed(Sign.SEALED_WORKER);
         if (workersEggs || onlyDrones) {
             reasons.add(Reason.of(Source.COMMON_PRACTICE, "brood.notAQueens", sign.sentence(), reading.day()));
         }
@@ -151,7 +182,8 @@ public final class BroodProver {
             int oldest = switch (event.kind()) {
                 case BROOD_GIVEN -> workerAges.oldest(BroodStage.OLD_LARVA);
                 case UNITED -> workerAges.oldestOnComb();
-                case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITH_QUEEN, SWARMED, CAST, QUEEN_GIVEN, CELL_GIVEN,
+                case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS, SPLIT_WITH_QUEEN, SWARMED, CAST,
+                        QUEEN_GIVEN, CELL_GIVEN,
                         VIRGIN_GIVEN, QUEEN_CAGED, QUEEN_RELEASED, BROOD_TAKEN, CELLS_DESTROYED, STARTED ->
                     -1;
             };
@@ -244,10 +276,15 @@ public final class BroodProver {
         }
         LocalDate latest = day;
         Optional<LocalDate> earliest = windows.stream().map(this::firstDayLeft).max(LocalDate::compareTo);
-        if (earliest.isEmpty() && latest.equals(asOf)) {
+        if (earliest.isEmpty() && (latest.equals(asOf) || isFromBeforeItBegan(latest))) {
             return Optional.empty();
         }
         return Optional.of(new Until(earliest, latest));
+    }
+
+    /** In a box that never had brood nobody laid last. */
+    private boolean isFromBeforeItBegan(LocalDate day) {
+        return events.stream().anyMatch(event -> event.kind() == EventKind.STARTED && !day.isAfter(event.day()));
     }
 
     private LocalDate firstDayLeft(Window window) {
@@ -276,7 +313,8 @@ public final class BroodProver {
     private Optional<Until> queenlessSince(Optional<Until> lastEgg) {
         Optional<LocalDate> lost = events.stream()
                 .filter(event -> event.kind() == EventKind.QUEEN_REMOVED
-                        || event.kind() == EventKind.SPLIT_WITHOUT_QUEEN || event.kind() == EventKind.SWARMED)
+                        || event.kind() == EventKind.SPLIT_WITHOUT_QUEEN || event.kind() == EventKind.SPLIT_WITHOUT_EGGS
+                        || event.kind() == EventKind.SWARMED)
                 .map(ColonyEvent::day).max(LocalDate::compareTo);
         boolean given = events.stream()
                 .anyMatch(event -> (event.kind() == EventKind.QUEEN_GIVEN || event.kind() == EventKind.UNITED)
@@ -312,6 +350,11 @@ public final class BroodProver {
                 .map(ColonyEvent::day).filter(day -> !day.isAfter(reading.day())).max(LocalDate::compareTo);
         CellAge.Begun begun = loss.map(day -> begun(byLook, day)).orElse(CellAge.Begun.NO_LOSS_KNOWN);
         DatedSpan laid = fromElsewhere(reading) ? byLook : narrowed(byLook, reading, loss, begun);
+        Optional<LocalDate> gift = onlyFromGift(reading);
+        if (gift.isPresent()) {
+            LocalDate oldest = gift.get().minusDays(emergency.oldestLarva());
+            laid = laid.latest().isBefore(oldest) ? DatedSpan.on(oldest) : laid.notBefore(oldest);
+        }
         DatedSpan emerges = cellAges.emerges(laid, cells.look(), reading.day());
         DatedSpan narrower = laid.plus(assumptions.queen().emerges()).intersection(emerges).orElse(emerges);
         return new CellAge(index, cells, laid, cellAges.sealed(laid, cells.look(), reading.day()), narrower, begun,
@@ -344,6 +387,18 @@ public final class BroodProver {
             }
         }
         return laid;
+    }
+
+    /** Where no larva of their own was young enough any more, cells are no older than the brood that was given. */
+    private Optional<LocalDate> onlyFromGift(Reading reading) {
+        Optional<LocalDate> gift = events.stream()
+                .filter(event -> event.kind() == EventKind.BROOD_GIVEN && !event.day().isAfter(reading.day()))
+                .map(ColonyEvent::day).max(LocalDate::compareTo);
+        boolean others = events.stream().anyMatch(event -> !event.day().isAfter(reading.day())
+                && (event.kind() == EventKind.CELL_GIVEN || event.kind() == EventKind.UNITED));
+        return gift.filter(day -> !others && readings.stream()
+                .anyMatch(other -> !other.day().isAfter(day) && other.day().isAfter(day.minusDays(JUST_LOOKED_DAYS))
+                        && other.missed(Sign.QUEEN_CELLS) && other.missed(Sign.EGGS) && other.missed(Sign.LARVAE)));
     }
 
     private boolean fromElsewhere(Reading reading) {

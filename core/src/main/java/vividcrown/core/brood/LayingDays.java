@@ -111,7 +111,7 @@ final class LayingDays {
     private void ruleOutByEvent(int index, ColonyEvent event) {
         Set<Fact> fact = Set.of(new Fact.Happened(index, event.day(), event.kind()));
         switch (event.kind()) {
-            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN ->
+            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS ->
                 ruleOut(event.day().plusDays(1), resumes(event.day(), rearingEarliest + firstEggsEarliest), fact);
             // a prime swarm leaves sealed cells behind: a virgin may be out at once
             case SWARMED -> ruleOut(event.day().plusDays(1), resumes(event.day(), firstEggsEarliest), fact);
@@ -136,7 +136,8 @@ final class LayingDays {
                 case CELL_GIVEN -> earlier(first, event.day().plusDays(firstEggsEarliest));
                 case VIRGIN_GIVEN ->
                     earlier(first, event.day().plusDays(Math.max(1, firstEggsEarliest - virginAtMostDaysOld)));
-                case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITH_QUEEN, SWARMED, CAST, QUEEN_CAGED, QUEEN_RELEASED,
+                case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS, SPLIT_WITH_QUEEN, SWARMED, CAST,
+                        QUEEN_CAGED, QUEEN_RELEASED,
                         BROOD_GIVEN, BROOD_TAKEN, CELLS_DESTROYED, STARTED ->
                     first;
             };
@@ -187,6 +188,7 @@ final class LayingDays {
             case OLD_LARVAE -> EnumSet.of(BroodStage.OLD_LARVA);
             case LARVAE -> EnumSet.of(BroodStage.YOUNG_LARVA, BroodStage.OLD_LARVA);
             case SEALED_WORKER -> EnumSet.of(BroodStage.SEALED);
+            case SEALED_JUST -> EnumSet.of(BroodStage.SEALED);
             case EMERGING_WORKERS -> EnumSet.of(BroodStage.EMERGING);
             default -> EnumSet.noneOf(BroodStage.class);
         };

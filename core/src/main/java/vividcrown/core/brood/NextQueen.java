@@ -27,4 +27,10 @@ public record NextQueen(Origin origin, DatedSpan emerges, DatedSpan flights, Dat
         return new NextQueen(origin, emerges, emerges.plus(assumptions.span(Figure.MATING_FLIGHTS)), firstEggs,
                 firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)), reason);
     }
+
+    /** The same queen, known not to have begun before. */
+    NextQueen withFirstEggs(DatedSpan eggs, Assumptions assumptions) {
+        return new NextQueen(origin, emerges, flights, eggs, eggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)),
+                reason);
+    }
 }

@@ -51,7 +51,16 @@ final class NextQueenFinder {
         LocalDate destroyed = lastDay(EventKind.CELLS_DESTROYED).orElse(LocalDate.MIN);
         Optional<NextQueen> seen = Stream.concat(fromCells(destroyed), fromGifts())
                 .min(Comparator.comparing(queen -> queen.emerges().earliest()));
-        return seen.or(this::fromVirginSeen).or(() -> emergency(destroyed));
+        return seen.or(this::fromVirginSeen).or(() -> emergency(destroyed)).map(this::narrowed);
+    }
+
+    /** A later look without eggs moves her first egg behind it: days narrow with every look. */
+    private NextQueen narrowed(NextQueen queen) {
+        Optional<LocalDate> noEggs = readings.stream()
+                .filter(reading -> reading.missed(Sign.EGGS) && !reading.day().isBefore(queen.emerges().earliest()))
+                .map(Reading::day).max(LocalDate::compareTo);
+        return noEggs.filter(day -> !day.isBefore(queen.firstEggs().earliest()))
+                .map(day -> queen.withFirstEggs(queen.firstEggs().notBefore(day), assumptions)).orElse(queen);
     }
 
     private Optional<LocalDate> lastDay(EventKind kind) {
@@ -85,7 +94,8 @@ final class NextQueenFinder {
             case VIRGIN_GIVEN -> Stream.of(NextQueen.of(NextQueen.Origin.VIRGIN_GIVEN,
                     assumptions.span(Figure.VIRGIN_INTRODUCTION).negated().from(event.day()), assumptions,
                     because(event)));
-            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITH_QUEEN, SWARMED, CAST, QUEEN_GIVEN, QUEEN_CAGED,
+            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS, SPLIT_WITH_QUEEN, SWARMED, CAST, QUEEN_GIVEN,
+                    QUEEN_CAGED,
                     QUEEN_RELEASED, BROOD_GIVEN, BROOD_TAKEN, CELLS_DESTROYED, STARTED, UNITED ->
                 Stream.empty();
         });

@@ -4,7 +4,9 @@ import vividcrown.core.reason.Sentence;
 
 /** What can be done about the queen of a colony; the schools of the trade between them. */
 public enum Action {
-    LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM, GIVE_CELL,
+    LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL,
+    /** Cage her, shake every frame, destroy every cell, come back in five to seven days. */
+    REMOVE_CELLS, ARTIFICIAL_SWARM, GIVE_CELL,
     GIVE_QUEEN,
     /** Brood and nurses first, a queen some hours to a day later. */
     BROOD_THEN_QUEEN,

@@ -9,38 +9,52 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
-import vividcrown.core.assumptions.Figure;
 import vividcrown.core.brood.NextQueen;
+import vividcrown.core.judgement.act.Act;
+import vividcrown.core.judgement.act.Acts;
+import vividcrown.core.judgement.act.Circumstances;
+import vividcrown.core.judgement.act.Gate;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.mating.MatingClimate;
-import vividcrown.core.odds.LossStep;
+import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reading.Suspicion;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
-import vividcrown.core.round.Caution;
-import vividcrown.core.time.DatedSpan;
-import vividcrown.core.time.DaySpan;
+import vividcrown.core.time.Until;
 
 /**
- * What can be done in each state: the actions of all schools with their odds, dates and follow-ups. Odds are the losses
- * of the trade multiplied along the way (cell to virgin, virgin to laying, caged queen accepted), the mating step by the
- * chance that the place still has two fit afternoons in her time.
+ * Ranks what can be done by its expected worth <em>over all that may be in the hive</em>, not in the likeliest case alone.
+ *
+ * <p>Worth of an act = Σ chance(case) × worth in that case − cost ({@link Act}). A look is worth what the best act after each of
+ * its findings is worth (value of information), less the days and the opening. An act that kills or gives away never stands
+ * first while something good is in there with more than a small chance; nor does leaving be while a swarm or a queenless
+ * colony is likely.
  */
 public final class Advisor {
 
-    private static final int CELL_TO_EMERGENCE = 1;
-    /** From open brood given to the virgin out of the cell they begin on it. */
-    private static final int BROOD_TO_EMERGENCE = 12;
-    private static final double BEGIN_CELLS = 0.85;
-    private static final double UNITED = 0.95;
-    private static final double SHAKEN_OUT = 0.9;
-    /** Bees joined to another hive are saved, the colony is not. */
-    private static final double GIVEN_UP = 0.6;
+    /** With more than this chance of a mated queen, or of a young one on her way, nothing is first that would lose her. */
+    private static final double QUEEN_AT_STAKE = 0.03;
+    private static final double YOUNG_QUEEN_AT_STAKE = 0.06;
+    /** With more than this chance of trouble leaving her be is not first. */
+    private static final double SWARM_AT_STAKE = 0.05;
+    private static final double TROUBLE_AT_STAKE = 0.08;
+    private static final double WAITING_AT_STAKE = 0.3;
+    /** Only who has the queen in hand takes her out. */
+    private static final double QUEEN_MUST_BE_THERE = 0.75;
+    private static final double DAY_LOST = 0.004;
+    private static final double OPENED_IN_VAIN = 0.012;
+    private static final int LOOK_WITHIN_DAYS = 9;
+    private static final double OWN_SCHOOL_AT_MOST_WORSE = 0.3;
+    private static final double WORTH_SHOWING = 0.1;
+    private static final double WORTH_SAYING = 0.005;
+    private static final int SEARCH_HOLDS_DAYS = 3;
+    private static final int LONG_QUEENLESS_DAYS = 27;
     /** Practice is to act two or three weeks earlier than one would like. */
     private static final int ACT_EARLIER_DAYS = 14;
+    private static final int SOON_DAYS = 21;
 
     private final Assumptions assumptions;
     private final MatingChance mating;
@@ -53,40 +67,70 @@ public final class Advisor {
         this.preferred = preferred.isEmpty() ? EnumSet.noneOf(Action.class) : EnumSet.copyOf(preferred);
     }
 
+    /** An act with its worth, and whether it may stand first. */
+    private record Ranked(Option option, boolean mayLead) {
+    }
+
     public Advice advise(Verdict verdict, List<Reading> readings) {
         LocalDate today = verdict.asOf();
         List<Reason> stop = Suspicion.of(readings).standing().keySet().stream()
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
-        boolean longQueenless = longQueenless(verdict, readings);
-        List<Option> options = new ArrayList<>();
-        for (Action action : actions(verdict)) {
-            boolean movesBrood = movesFrames(action) && !stop.isEmpty();
-            if (!movesBrood) {
-                options.add(option(action, verdict, today, longQueenless));
+        Circumstances at = circumstances(verdict, readings);
+        List<Ranked> ranked = new ArrayList<>();
+        for (Act act : Acts.all()) {
+            if (isShown(act, verdict) && (stop.isEmpty() || !act.movesFrames())) {
+                ranked.add(new Ranked(option(act, verdict, readings, at), mayLead(act, verdict, readings, at)));
             }
         }
-        options.sort(Comparator.comparing(Option::ownSchool).reversed()
-                .thenComparing(Comparator.comparingDouble(Option::value).reversed()));
-        return new Advice(options, stop, decideBy(verdict, today));
+        return new Advice(inOrder(ranked), stop, decide(verdict, today));
     }
 
-    /** Every school's actions for a state. */
-    private static List<Action> actions(Verdict verdict) {
-        return switch (verdict.leading()) {
-            case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE, Action.LOOK_AGAIN);
+    /** What may not stand first comes after the first that may; the own school first, unless it is much the worse. */
+    private static List<Option> inOrder(List<Ranked> ranked) {
+        double best = ranked.stream().filter(Ranked::mayLead).mapToDouble(one -> one.option().value()).max().orElse(0);
+        Comparator<Ranked> own = Comparator.comparing(one -> one.mayLead() && one.option().ownSchool()
+                && one.option().value() > best - OWN_SCHOOL_AT_MOST_WORSE);
+        List<Ranked> ordered = new ArrayList<>(ranked);
+        ordered.sort(own.reversed().thenComparing(Comparator.comparing(Ranked::mayLead).reversed())
+                .thenComparing(Comparator.comparingDouble((Ranked one) -> one.option().value()).reversed()));
+        Optional<Ranked> first = ordered.stream().filter(Ranked::mayLead).findFirst();
+        List<Option> options = new ArrayList<>();
+        first.ifPresent(one -> options.add(one.option()));
+        ordered.stream().filter(one -> first.isEmpty() || one != first.get())
+                .sorted(Comparator.comparing((Ranked one) -> one.option().ownSchool()).reversed()
+                        .thenComparing(Comparator.comparingDouble((Ranked one) -> one.option().value()).reversed()))
+                .forEach(one -> options.add(one.option()));
+        return options;
+    }
+
+    // --- which -------------------------------------------------------------------------------------------------------
+
+    /** Every school's actions for each state that is likely enough to think of. */
+    private boolean isShown(Act act, Verdict verdict) {
+        if (act.action() == Action.LOOK_AGAIN || act.action() == Action.TEST_FRAME) {
+            return true;
+        }
+        return verdict.odds().entrySet().stream().filter(one -> one.getValue() > WORTH_SHOWING)
+                .anyMatch(one -> actions(one.getKey(), verdict).contains(act.action()));
+    }
+
+    private static List<Action> actions(Status status, Verdict verdict) {
+        return switch (status) {
+            case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE);
             case TWO_QUEENS -> List.of(Action.MARK_BOTH, Action.LEAVE_ALONE);
-            case VIRGIN -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.TEST_FRAME, Action.GIVE_CELL, Action.UNITE);
+            case VIRGIN -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_CELL, Action.UNITE);
             case CELLS -> switch (kind(verdict)) {
-                case SWARM -> List.of(Action.ARTIFICIAL_SWARM, Action.REDUCE_TO_ONE_CELL);
+                case SWARM -> List.of(Action.ARTIFICIAL_SWARM, Action.REMOVE_CELLS, Action.REDUCE_TO_ONE_CELL);
                 case SUPERSEDURE -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.ARTIFICIAL_SWARM);
                 case EMERGENCY -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
             };
             case JUST_SWARMED -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
-            case DRONE_LAYER -> List.of(Action.REQUEEN, Action.UNITE, Action.GIVE_CELL, Action.BREAK_UP);
+            case DRONE_LAYER -> List.of(Action.REQUEEN, Action.UNITE, Action.BREAK_UP);
             case LAYING_WORKERS -> List.of(Action.SHAKE_OUT_FOR_A_NUC, Action.SHAKE_OUT, Action.BROOD_WEEKLY,
                     Action.BROOD_THEN_QUEEN, Action.UNITE, Action.GIVE_QUEEN, Action.GIVE_CELL);
-            case HOPELESSLY_QUEENLESS -> List.of(Action.TEST_FRAME, Action.GIVE_CELL, Action.GIVE_FRAME_WITH_CELLS,
-                    Action.BROOD_THEN_QUEEN, Action.GIVE_QUEEN, Action.UNITE, Action.BREAK_UP);
+            case HOPELESSLY_QUEENLESS ->
+                List.of(Action.GIVE_CELL, Action.GIVE_FRAME_WITH_CELLS, Action.BROOD_THEN_QUEEN,
+                        Action.GIVE_QUEEN, Action.UNITE, Action.BREAK_UP);
             case RECENTLY_QUEENLESS -> List.of(Action.GIVE_QUEEN, Action.GIVE_CELL, Action.WAIT_FOR_YOUNG_QUEEN,
                     Action.GIVE_FRAME_WITH_CELLS, Action.UNITE);
         };
@@ -97,157 +141,184 @@ public final class Advisor {
                 .orElse(Verdict.CellKind.SWARM);
     }
 
-    /** Odds less what it costs, in parts of a colony. Common practice put into numbers. */
-    private static double value(Action action, double odds) {
-        return switch (action) {
-            case UNITE, SHAKE_OUT, BREAK_UP -> GIVEN_UP * odds;
-            case GIVE_QUEEN, REQUEEN -> odds - 0.1;
-            case BROOD_THEN_QUEEN, SHAKE_OUT_FOR_A_NUC -> odds - 0.15;
-            case BROOD_WEEKLY -> odds - 0.08;
-            case GIVE_CELL, GIVE_FRAME_WITH_CELLS, TEST_FRAME -> odds - 0.03;
-            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM, MARK_BOTH -> odds;
+    private static double chance(Verdict verdict, java.util.function.Predicate<Case> of) {
+        return verdict.contents().cases().entrySet().stream().filter(one -> of.test(one.getKey()))
+                .mapToDouble(Map.Entry::getValue).sum();
+    }
+
+    private boolean mayLead(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
+        Contents contents = verdict.contents();
+        double queenright = chance(verdict, Case::isQueenright);
+        // a young queen who cannot mate any more is no loss
+        double young = chance(verdict, Case::hasYoungQueen) * Math.min(1, at.mating().of(at.today()) * 1.5);
+        double swarm = contents.chance(Case.SWARM_CELLS_OPEN) + contents.chance(Case.SWARM_CELLS_SEALED)
+                + contents.chance(Case.SWARMED);
+        double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
+                + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS);
+        return switch (act.action()) {
+            case LEAVE_ALONE, MARK_BOTH -> swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE
+                    && !livingCellsSeen(readings) || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
+            case WAIT_FOR_YOUNG_QUEEN -> contents.chance(Case.SWARM_CELLS_OPEN)
+                    + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE;
+            case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
+            case REDUCE_TO_ONE_CELL -> queenright < 0.4;
+            // a failing queen is taken out; a good one is not
+            case REQUEEN -> queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE
+                    && contents.chance(Case.FAILING) + contents.chance(Case.UNMATED) > 0.8;
+            case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> queenright < 0.1 && young < 0.25 && !isInHerTime(verdict);
+            case LOOK_AGAIN -> true;
+            case TEST_FRAME, BROOD_WEEKLY -> !isInHerTime(verdict);
+            case GIVE_QUEEN, BROOD_THEN_QUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP ->
+                queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE;
         };
     }
 
-    private Option option(Action action, Verdict verdict, LocalDate today, boolean longQueenless) {
-        double odds = odds(action, verdict, today, longQueenless);
+    /** It is known when the young queen came or comes out, and nobody could call her late yet. */
+    private boolean isInHerTime(Verdict verdict) {
+        return verdict.proof().next().filter(next -> next.origin() != NextQueen.Origin.VIRGIN_SEEN)
+                .map(next -> verdict.asOf().isBefore(next.emerges().likely().plusDays(assumptions.late())))
+                .orElse(false)
+                && verdict.contents().chance(Case.LAYING_WORKERS) < YOUNG_QUEEN_AT_STAKE;
+    }
+
+    private static boolean isSupersedure(Verdict verdict) {
+        return verdict.contents().chance(Case.SUPERSEDING) > 0.7;
+    }
+
+    private static boolean livingCellsSeen(List<Reading> readings) {
+        return newestOfCells(readings).map(reading -> reading.saw(Sign.QUEEN_CELLS)).orElse(false);
+    }
+
+    private static Optional<Reading> newestOfCells(List<Reading> readings) {
+        return readings.stream().filter(reading -> reading.saw(Sign.QUEEN_CELLS) || reading.missed(Sign.QUEEN_CELLS))
+                .max(Comparator.comparing(Reading::day));
+    }
+
+    // --- worth -------------------------------------------------------------------------------------------------------
+
+    private Circumstances circumstances(Verdict verdict, List<Reading> readings) {
+        boolean longCells = newestOfCells(readings).stream().flatMap(reading -> reading.cells().stream())
+                .anyMatch(cells -> cells.look().isAlive() && cells.look().compareTo(CellLook.LONG) >= 0);
+        return new Circumstances(verdict.asOf(), assumptions, mating, longQueenless(verdict, readings), longCells,
+                verdict.proof().queenlessSince().isPresent()
+                        ? verdict.proof().noNewCellsFrom().map(Until::latest).filter(day -> day.isAfter(verdict.asOf()))
+                        : Optional.empty(),
+                verdict.contents().emerges().or(() -> verdict.proof().next().map(NextQueen::emerges)));
+    }
+
+    private static double worth(Act act, Map<Case, Double> cases, Circumstances at) {
+        double worth = -act.cost();
+        for (Map.Entry<Case, Double> one : cases.entrySet()) {
+            worth += one.getValue() == 0 ? 0 : one.getValue() * act.worth(one.getKey(), at);
+        }
+        return worth;
+    }
+
+    /** Whatever is found, the best is done then. */
+    private double worthOf(BestLook look, Circumstances at, boolean stopped) {
+        double worth = 0;
+        for (BestLook.Outcome outcome : look.outcomes()) {
+            double best = 0;
+            for (Act act : Acts.all()) {
+                if (!stopped || !act.movesFrames()) {
+                    best = Math.max(best, worth(act, outcome.then(), at));
+                }
+            }
+            worth += outcome.chance() * best;
+        }
+        long days = at.today().until(look.when().likely(), java.time.temporal.ChronoUnit.DAYS);
+        return worth - DAY_LOST * days - OPENED_IN_VAIN;
+    }
+
+    private double value(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
+        double plain = worth(act, verdict.contents().cases(), at);
+        boolean stopped = Suspicion.of(readings).stops();
+        return switch (act.action()) {
+            case LOOK_AGAIN -> verdict.looks().stream().filter(look -> look.kind() != BestLook.Kind.TEST_FRAME)
+                    .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(LOOK_WITHIN_DAYS)))
+                    .mapToDouble(look -> worthOf(look, at, stopped)).reduce(plain - OPENED_IN_VAIN, Math::max);
+            case TEST_FRAME -> verdict.looks().stream().filter(look -> look.kind() == BestLook.Kind.TEST_FRAME)
+                    .mapToDouble(look -> worthOf(look, at, stopped) - act.cost()).reduce(plain, Math::max);
+            default -> plain;
+        };
+    }
+
+    private Option option(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
+        double value = value(act, verdict, readings, at);
+        double odds = odds(act, verdict, at);
         List<Reason> reasons = new ArrayList<>();
-        reasons.add(new Reason(action.needs(), Source.COMMON_PRACTICE));
-        reasons.add(new Reason(action.beware(), Source.COMMON_PRACTICE));
-        if (preferred.contains(action)) {
+        reasons.add(new Reason(act.action().needs(), Source.COMMON_PRACTICE));
+        reasons.add(new Reason(act.action().beware(), Source.COMMON_PRACTICE));
+        if (preferred.contains(act.action())) {
             reasons.add(Reason.of(Source.COMMON_PRACTICE, "advice.ownSchool"));
         }
-        if (longQueenless && (action == Action.GIVE_QUEEN || action == Action.REQUEEN)) {
+        if (at.longQueenless() && (act.action() == Action.GIVE_QUEEN || act.action() == Action.REQUEEN)) {
             reasons.add(Reason.of(Source.COMMON_PRACTICE, "advice.longQueenless"));
         }
-        Optional<Integer> emergesIn = daysToEmergence(action);
-        emergesIn.ifPresent(days -> reasons.add(Reason.of(
-                Source.derived("chance of two fit afternoons, emergence + 5 to"
-                        + " + 21, from the climate of the place"),
-                "advice.mating",
-                percent(mating.of(today.plusDays(days))),
-                Math.round(mating.expectedAfternoons(today.plusDays(days))))));
-        return new Option(action, odds, value(action, odds), preferred.contains(action),
-                emergesIn.flatMap(days -> mating.lastSensibleEmergence(today).map(last -> last.minusDays(days)))
-                        .filter(last -> !last.isBefore(today)),
-                followUps(action, verdict, today), cautions(action), reasons);
-    }
-
-    private double odds(Action action, Verdict verdict, LocalDate today, boolean longQueenless) {
-        double matesFromCell = LossStep.EMERGENCE.prior().mean() * mates(today.plusDays(CELL_TO_EMERGENCE));
-        double raises = BEGIN_CELLS * matesFromCell(today.plusDays(BROOD_TO_EMERGENCE));
-        boolean workers = verdict.leading() == Status.LAYING_WORKERS;
-        double accepted = workers ? 0.25 : longQueenless ? 0.5 : LossStep.ACCEPTANCE.prior().mean();
-        return switch (action) {
-            case LEAVE_ALONE, MARK_BOTH, LOOK_AGAIN ->
-                verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS);
-            case TEST_FRAME -> {
-                double virgin = verdict.chance(Status.VIRGIN);
-                yield virgin * mates(today) + (1 - virgin) * raises;
-            }
-            case WAIT_FOR_YOUNG_QUEEN -> verdict.proof().next()
-                    .map(next -> mates(next.emerges().likely()))
-                    .orElse(mates(today))
-                    * (verdict.leading() == Status.VIRGIN
-                            ? verdict.chance(Status.VIRGIN)
-                            : LossStep.EMERGENCE.prior().mean());
-            case REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM -> LossStep.EMERGENCE.prior().mean()
-                    * mates(today.plusDays(BROOD_TO_EMERGENCE));
-            // a virgin that is there already tears the cell down
-            case GIVE_CELL -> workers
-                    ? 0.35 * matesFromCell
-                    : verdict.chance(Status.VIRGIN) * mates(today)
-                            + (1 - verdict.chance(Status.VIRGIN)) * matesFromCell;
-            case GIVE_FRAME_WITH_CELLS -> matesFromCell;
-            case GIVE_QUEEN, REQUEEN -> accepted;
-            case BROOD_THEN_QUEEN -> workers ? 0.6 : LossStep.ACCEPTANCE.prior().mean() * 0.95;
-            case BROOD_WEEKLY -> 0.55;
-            case UNITE -> UNITED;
-            case SHAKE_OUT, BREAK_UP -> SHAKEN_OUT;
-            case SHAKE_OUT_FOR_A_NUC -> 0.92;
-        };
-    }
-
-    private double mates(LocalDate emerged) {
-        return LossStep.MATING.prior().mean() * mating.of(emerged);
-    }
-
-    private double matesFromCell(LocalDate emerged) {
-        return LossStep.EMERGENCE.prior().mean() * mates(emerged);
-    }
-
-    /** Days from today until the virgin is out, for actions that rest on one. */
-    private static Optional<Integer> daysToEmergence(Action action) {
-        return switch (action) {
-            case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> Optional.of(CELL_TO_EMERGENCE);
-            case TEST_FRAME, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM, WAIT_FOR_YOUNG_QUEEN ->
-                Optional.of(BROOD_TO_EMERGENCE);
-            case LEAVE_ALONE, LOOK_AGAIN, GIVE_QUEEN, BROOD_THEN_QUEEN, REQUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC,
-                    BROOD_WEEKLY, BREAK_UP, MARK_BOTH ->
-                Optional.empty();
-        };
-    }
-
-    private List<Option.FollowUp> followUps(Action action, Verdict verdict, LocalDate today) {
-        return switch (action) {
-            case LEAVE_ALONE, MARK_BOTH -> List.of(look(DaySpan.ofDays(7, 9, 14).from(today), "eggs"));
-            case LOOK_AGAIN -> List.of(look(DaySpan.ofDays(7, 7, 14).from(today), "eggs"));
-            case TEST_FRAME -> List.of(look(DaySpan.ofDays(3, 4, 7).from(today), "testFrame"),
-                    look(DaySpan.ofDays(28, 30, 35).from(today), "eggs"));
-            case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> List.of(
-                    look(assumptions.span(Figure.EMERGENCE_CHECK).from(today), "roundLid"),
-                    shut(DatedSpan.ofClosed(today.plusDays(5), today.plusDays(13))),
-                    look(assumptions.span(Figure.FIRST_LOOK).from(today), "eggs"));
-            case WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, ARTIFICIAL_SWARM -> {
-                DatedSpan emerges = verdict.proof().next().map(NextQueen::emerges)
-                        .orElse(DaySpan.ofDays(0, 6, BROOD_TO_EMERGENCE).from(today)).notBefore(today);
-                DatedSpan eggs = emerges.plus(assumptions.span(Figure.FIRST_EGGS));
-                yield List.of(shut(DatedSpan.ofClosed(emerges.earliest(), eggs.earliest())),
-                        look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()), "eggs"));
-            }
-            case GIVE_QUEEN, REQUEEN, BROOD_THEN_QUEEN -> List.of(
-                    look(DaySpan.ofDays(3, 4, 5).from(today), "released"),
-                    look(DaySpan.ofDays(7, 9, 10).from(today), "eggs"));
-            case UNITE -> List.of(look(DaySpan.ofDays(1, 1, 3).from(today), "paper"),
-                    look(DaySpan.ofDays(7, 9, 10).from(today), "eggs"));
-            case SHAKE_OUT, BREAK_UP -> List.of(look(DaySpan.ofDays(1, 1, 1).from(today), "outside"));
-            case SHAKE_OUT_FOR_A_NUC -> List.of(look(DaySpan.ofDays(7, 7, 9).from(today), "eggs"));
-            case BROOD_WEEKLY -> List.of(look(DaySpan.ofDays(7).from(today), "testFrame"),
-                    look(DaySpan.ofDays(14).from(today), "testFrame"),
-                    look(DaySpan.ofDays(21).from(today), "testFrame"));
-        };
-    }
-
-    private static Option.FollowUp look(DatedSpan days, String what) {
-        return new Option.FollowUp(days, false, Sentence.of("lookFor." + what), Sentence.of("ifNot." + what));
-    }
-
-    private static Option.FollowUp shut(DatedSpan days) {
-        return new Option.FollowUp(days, true, Sentence.of("lookFor.nothing"), Sentence.of("ifNot.nothing"));
-    }
-
-    private static List<Caution> cautions(Action action) {
-        List<Caution> cautions = new ArrayList<>(List.of(Caution.STINGS));
-        if (movesFrames(action)) {
-            cautions.add(Caution.DISEASE);
+        if (odds - value > WORTH_SAYING) {
+            reasons.add(Reason.of(Source.COMMON_PRACTICE, joins(act.action()) ? "advice.costsAColony" : "advice.costs",
+                    percent(odds), percent(odds - value)));
         }
-        if (action == Action.UNITE || action == Action.SHAKE_OUT || action == Action.BREAK_UP
-                || action == Action.SHAKE_OUT_FOR_A_NUC) {
-            cautions.add(Caution.LIFTING);
+        if (act.daysToVirgin() >= 0) {
+            LocalDate out = at.today().plusDays(act.daysToVirgin());
+            reasons.add(Reason.of(
+                    Source.derived(
+                            "chance of two fit afternoons, emergence + 5 to + 21, from the climate of the place"),
+                    "advice.mating", percent(mating.of(out)), Math.round(mating.expectedAfternoons(out))));
         }
-        return cautions;
+        Optional<LocalDate> lastSensible = act.daysToVirgin() < 0
+                ? Optional.empty()
+                : lastThisSeason(at.today().plusDays(act.daysToVirgin()))
+                        .map(last -> last.minusDays(act.daysToVirgin())).filter(last -> !last.isBefore(at.today()));
+        return new Option(act.action(), odds, value, Math.max(0, odds - value), preferred.contains(act.action()),
+                lastSensible, gates(act, readings, at.today()), risk(act, verdict), act.followUps(at), act.cautions(),
+                reasons);
     }
 
-    /** Nothing moves from or to a colony with disease suspicion. */
-    private static boolean movesFrames(Action action) {
-        return switch (action) {
-            case TEST_FRAME, GIVE_FRAME_WITH_CELLS, BROOD_THEN_QUEEN, BROOD_WEEKLY, UNITE, SHAKE_OUT,
-                    SHAKE_OUT_FOR_A_NUC, BREAK_UP, ARTIFICIAL_SWARM ->
-                true;
-            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, GIVE_CELL, GIVE_QUEEN, REQUEEN,
-                    MARK_BOTH ->
-                false;
+    private static boolean joins(Action action) {
+        return action == Action.UNITE || action == Action.SHAKE_OUT || action == Action.BREAK_UP;
+    }
+
+    /** Chance that the bees end up under a sound laying queen, here or in the hive they are joined to. */
+    private static double odds(Act act, Verdict verdict, Circumstances at) {
+        if (joins(act.action())) {
+            return act.action() == Action.UNITE ? 0.95 : 0.9;
+        }
+        double odds = 0;
+        for (Map.Entry<Case, Double> one : verdict.contents().cases().entrySet()) {
+            odds += one.getValue() * Math.min(1, act.worth(one.getKey(), at));
+        }
+        return Math.clamp(odds, 0, 1);
+    }
+
+    private static List<Option.Opens> gates(Act act, List<Reading> readings, LocalDate today) {
+        return act.gates().stream().sorted()
+                .map(gate -> new Option.Opens(gate.sentence(), isOpen(gate, readings, today)))
+                .toList();
+    }
+
+    private static boolean isOpen(Gate gate, List<Reading> readings, LocalDate today) {
+        List<Reading> lately = readings.stream()
+                .filter(reading -> !reading.day().isBefore(today.minusDays(SEARCH_HOLDS_DAYS))).toList();
+        return switch (gate) {
+            case NO_QUEEN_FOUND -> lately.stream().anyMatch(reading -> reading.missed(Sign.QUEEN));
+            case NO_CELLS -> lately.stream().anyMatch(reading -> reading.missed(Sign.QUEEN_CELLS));
+            case NO_DISEASE -> !Suspicion.of(readings).stops()
+                    && lately.stream().anyMatch(reading -> reading.missed(Sign.CAPS_SUNKEN));
+            case QUEEN_IN_HAND, WARM_DAY -> false;
         };
+    }
+
+    /** The likeliest good thing that would be lost. */
+    private static Optional<Sentence> risk(Act act, Verdict verdict) {
+        if (!act.destroys()) {
+            return Optional.empty();
+        }
+        return verdict.contents().cases().entrySet().stream()
+                .filter(one -> one.getKey().isQueenright() || one.getKey().hasYoungQueen())
+                .filter(one -> one.getValue() > WORTH_SAYING).max(Map.Entry.comparingByValue())
+                .map(one -> Sentence.of("risk." + act.action().name(), Sentence.of("inside." + one.getKey().name()),
+                        percent(one.getValue())));
     }
 
     /** More than four weeks without open brood, or old bees only: few nurses are left to accept a queen. */
@@ -255,18 +326,36 @@ public final class Advisor {
         boolean oldBees = readings.stream().max(Comparator.comparing(Reading::day))
                 .map(reading -> reading.saw(Sign.BEES_OLD)).orElse(false);
         return oldBees || verdict.proof().queenlessSince()
-                .map(since -> since.latest().isBefore(verdict.asOf().minusDays(27))).orElse(false);
+                .map(since -> since.latest().isBefore(verdict.asOf().minusDays(LONG_QUEENLESS_DAYS))).orElse(false);
     }
 
-    /** For a colony that rests on a virgin: two weeks before the last day on which one can sensibly come out. */
-    private Optional<LocalDate> decideBy(Verdict verdict, LocalDate today) {
-        return switch (verdict.leading()) {
-            case LAYING_QUEEN, TWO_QUEENS -> Optional.empty();
-            case VIRGIN, CELLS, JUST_SWARMED, DRONE_LAYER, LAYING_WORKERS, HOPELESSLY_QUEENLESS,
-                    RECENTLY_QUEENLESS ->
-                mating.lastSensibleEmergence(today).map(last -> last.minusDays(ACT_EARLIER_DAYS))
-                        .map(by -> by.isBefore(today) ? today : by);
-        };
+    // --- until when --------------------------------------------------------------------------------------------------
+
+    /** The last day of this season on which a virgin can sensibly come out; empty when none can any more, or not yet. */
+    private Optional<LocalDate> lastThisSeason(LocalDate from) {
+        for (LocalDate day = from; !day.isAfter(from.plusDays(SOON_DAYS)); day = day.plusDays(1)) {
+            if (mating.isSensible(day)) {
+                return mating.lastSensibleEmergence(day);
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** For a colony that rests on a virgin, or may have nobody. */
+    private Optional<Advice.Decision> decide(Verdict verdict, LocalDate today) {
+        double sure = chance(verdict, Case::isQueenright);
+        if (sure > 1 - WORTH_SHOWING || isSupersedure(verdict)) {
+            return Optional.empty();
+        }
+        Sentence ifSo = Sentence.of("decide.lays");
+        Optional<LocalDate> last = lastThisSeason(today);
+        if (last.isEmpty()) {
+            return Optional.of(new Advice.Decision(today, true, ifSo, Sentence.of("decide.tooLate")));
+        }
+        LocalDate by = last.get().minusDays(ACT_EARLIER_DAYS);
+        boolean passed = by.isBefore(today);
+        return Optional.of(new Advice.Decision(passed ? today : by, passed, ifSo,
+                Sentence.of(passed ? "decide.unite" : "decide.giveOrUnite")));
     }
 
     private static String percent(double share) {

@@ -1,6 +1,7 @@
 package vividcrown.core.judgement;
 
 import java.util.List;
+import java.util.Map;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 
@@ -40,7 +41,11 @@ public record BestLook(Kind kind, DatedSpan when, double bits, List<Outcome> out
      * @param chance how likely that is
      * @param leading the state that would then lead
      * @param odds the chance it would then have
+     * @param then what would then be thought of what is in there, on the day of the look; together 1
      */
-    public record Outcome(Sentence found, double chance, Status leading, double odds) {
+    public record Outcome(Sentence found, double chance, Status leading, double odds, Map<Case, Double> then) {
+        public Outcome {
+            then = Map.copyOf(then);
+        }
     }
 }

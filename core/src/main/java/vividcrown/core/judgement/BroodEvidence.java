@@ -1,100 +1,180 @@
 package vividcrown.core.judgement;
 
-import java.time.LocalDate;
 import java.util.List;
-import vividcrown.core.reading.ColonyEvent;
-import vividcrown.core.reading.EventKind;
+import java.util.Map;
+import java.util.concurrent.ConcurrentHashMap;
+import vividcrown.core.judgement.Phase.Cells;
+import vividcrown.core.judgement.Phase.Queen;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
 /**
- * How often each brood stage is seen in each phase. The days of the phase say which ages of worker brood are on the comb;
- * given them, stages are independent of each other, so no dependence between brood signs is left to correct for.
+ * How often each brood stage is seen in each phase. The days of the phase say which ages of brood are on the comb; given them,
+ * stages are independent of each other, so no dependence between brood signs is left to correct for. Ages follow the
+ * operation's own figures.
  */
 final class BroodEvidence {
 
-    /** One stage: chance of seeing it where it is, where it is not, and the ages in days that it covers. */
-    record Look(Sign sign, double seenIfThere, double seenIfNot, int youngest, int oldest) {
+    /**
+     * One stage: chance of seeing it where it is, where it is not, and the ages in days that it covers.
+     *
+     * @param worker flat caps: no drone brood is taken for it
+     */
+    record Look(Sign sign, double seenIfThere, double seenIfNot, int youngest, int oldest, boolean worker) {
     }
 
-    /** Eggs are overlooked now and then, sealed brood hardly ever. Common practice. */
-    private static final List<Look> LOOKS = List.of(new Look(Sign.EGGS, 0.94, 0.01, 0, 3),
-            new Look(Sign.YOUNG_LARVAE, 0.95, 0.01, 3, 6), new Look(Sign.OLD_LARVAE, 0.97, 0.01, 6, 9),
-            new Look(Sign.LARVAE, 0.98, 0.01, 3, 9), new Look(Sign.SEALED_WORKER, 0.985, 0.008, 9, 22),
-            new Look(Sign.EMERGING_WORKERS, 0.6, 0.01, 20, 22));
+    private static final int YOUNG_LARVA_DAYS = 3;
+    private static final int JUST_SEALED_DAYS = 2;
+    /** A day's worth of brood at the edge of an age is a patch, and easily overlooked. */
+    private static final double PATCH_SEEN = 0.72;
     /** A queen that fails after laying well leaves some worker brood among the drones; one never mated leaves none. */
-    private static final double WORKER_BROOD_OF_A_FAILING_QUEEN = 0.4;
-    /** Under a queen that began to lay days ago older brood may be left from the one before. */
-    private static final double BROOD_LEFT_BY_ANOTHER = 0.2;
-    private static final int GIFT_SHOWS_FOR = 22;
+    private static final double WORKER_BROOD_OF_A_FAILING_QUEEN = 0.55;
+    /** Of a frame that was given nobody knows what was on it, and what they made of it. */
+    private static final double GIFT_IS_THERE = 0.8;
+    /** Before a swarm the queen slims and lays less. */
+    private static final double EGGS_BEFORE_SWARM = 0.85;
 
-    private BroodEvidence() {
+    /** What share of a stage is on the comb in every phase does not depend on the colony: worked out once. */
+    private record Asked(Clock clock, Look look, boolean gift) {
+    }
+
+    private static final Map<Clock, BroodEvidence> BY_CLOCK = new ConcurrentHashMap<>();
+    private static final Map<Asked, double[]> THERE = new ConcurrentHashMap<>();
+    /** So many operations with figures of their own; after that it begins anew. */
+    private static final int MOST_KEPT = 50;
+
+    private final Clock clock;
+    private final List<Look> looks;
+
+    /** Eggs are overlooked now and then, sealed brood hardly ever. Common practice. */
+    private BroodEvidence(Clock clock) {
+        this.clock = clock;
+        int hatched = clock.hatchesAt();
+        int old = hatched + YOUNG_LARVA_DAYS;
+        int sealed = clock.workerSealedAt();
+        int gone = clock.workerGoneAfter();
+        this.looks = List.of(new Look(Sign.EGGS, 0.93, 0.012, 0, hatched, false),
+                new Look(Sign.EGGS_STANDING, 0.6, 0.01, 0, 1, false),
+                new Look(Sign.EGGS_LYING, 0.5, 0.01, 2, hatched, false),
+                new Look(Sign.YOUNG_LARVAE, 0.94, 0.012, hatched, old, false),
+                new Look(Sign.OLD_LARVAE, 0.96, 0.012, old, sealed, false),
+                new Look(Sign.LARVAE, 0.97, 0.012, hatched, sealed, false),
+                new Look(Sign.OPEN_BROOD, 0.97, 0.012, 0, sealed, false),
+                new Look(Sign.SEALED_JUST, 0.5, 0.02, sealed, sealed + JUST_SEALED_DAYS, true),
+                new Look(Sign.SEALED_WORKER, 0.98, 0.01, sealed, gone, true),
+                new Look(Sign.EMERGING_WORKERS, 0.55, 0.012, gone - 2, gone, true),
+                new Look(Sign.SEALED_BROOD, 0.98, 0.01, sealed, gone, false),
+                new Look(Sign.BROOD, 0.985, 0.01, 0, gone, false));
+    }
+
+    static BroodEvidence by(Clock clock) {
+        if (BY_CLOCK.size() > MOST_KEPT) {
+            BY_CLOCK.clear();
+            THERE.clear();
+        }
+        return BY_CLOCK.computeIfAbsent(clock, BroodEvidence::new);
     }
 
     /** Brood stages that the reading tells something about, each with whether it was seen. */
-    static List<Look> told(Reading reading, List<ColonyEvent> events) {
-        return LOOKS.stream().filter(look -> isTold(look, reading, events)).toList();
+    List<Look> told(Reading reading) {
+        return looks.stream().filter(look -> isTold(look, reading)).toList();
     }
 
-    private static boolean isTold(Look look, Reading reading, List<ColonyEvent> events) {
+    private boolean isTold(Look look, Reading reading) {
         boolean seen = reading.saw(look.sign());
-        boolean absent = reading.missed(look.sign());
-        if (!seen && !absent) {
+        if (!seen && !reading.missed(look.sign())) {
             return false;
         }
-        boolean finerIsTold = look.sign() == Sign.LARVAE && (reading.saw(Sign.YOUNG_LARVAE)
-                || reading.saw(Sign.OLD_LARVAE) || absent);
-        return !finerIsTold && !(seen && mayBeAGift(look, reading.day(), events));
+        // what is seen in particular says all that the general sign would; so does the general absence
+        if (seen && (look.sign() == Sign.SEALED_BROOD || look.sign() == Sign.BROOD) && reading.saw(Sign.SEALED_DRONE)) {
+            // domed caps outlast a queen, and need none
+            return false;
+        }
+        if (seen) {
+            return looks.stream().noneMatch(other -> reading.saw(other.sign()) && isAbove(look.sign(), other.sign()));
+        }
+        boolean implied = looks.stream()
+                .anyMatch(other -> reading.missed(other.sign()) && isAbove(look.sign(), other.sign())
+                        && isWhole(other.sign()));
+        boolean particular = look.sign() == Sign.EGGS_STANDING || look.sign() == Sign.EGGS_LYING
+                || look.sign() == Sign.SEALED_JUST || look.sign() == Sign.EMERGING_WORKERS;
+        boolean parentMissed = look.sign().general().stream().anyMatch(reading::missed);
+        return !implied && !(particular && parentMissed);
     }
 
-    private static boolean mayBeAGift(Look look, LocalDate day, List<ColonyEvent> events) {
-        return events.stream()
-                .filter(event -> event.kind() == EventKind.BROOD_GIVEN || event.kind() == EventKind.UNITED)
-                .anyMatch(event -> {
-                    long days = day.toEpochDay() - event.day().toEpochDay();
-                    return days > 0 && days <= GIFT_SHOWS_FOR && look.oldest() >= days;
-                });
+    /** Eggs and larvae are all of the open brood, worker and drone caps all of the sealed: they say it for the general one. */
+    private static boolean isWhole(Sign sign) {
+        return sign == Sign.EGGS || sign == Sign.LARVAE || sign == Sign.SEALED_WORKER || sign == Sign.YOUNG_LARVAE
+                || sign == Sign.OLD_LARVAE || sign == Sign.OPEN_BROOD || sign == Sign.SEALED_BROOD;
+    }
+
+    private static boolean isAbove(Sign general, Sign particular) {
+        return particular.general().stream().anyMatch(above -> above == general || isAbove(general, above));
     }
 
     /**
-     * @param layShare how much of the colonies with a laying queen have brood at this time of year, 0–1
-     * @return chance of what the reading says about these stages
+     * Chance of seeing one stage, or of not seeing it.
+     *
+     * @param gift a frame with brood was given within the last weeks
      */
-    static double chance(Phase phase, Reading reading, List<Look> told, double layShare) {
-        double withBrood = 1;
-        double without = 1;
-        for (Look look : told) {
-            boolean seen = reading.saw(look.sign());
-            double there = thereIn(phase, look);
-            double chance = there * look.seenIfThere() + (1 - there) * look.seenIfNot();
-            withBrood *= seen ? chance : 1 - chance;
-            without *= seen ? look.seenIfNot() : 1 - look.seenIfNot();
-        }
-        boolean pauses = phase.status() == Status.LAYING_QUEEN || phase.status() == Status.TWO_QUEENS;
-        return pauses ? layShare * withBrood + (1 - layShare) * without : withBrood;
+    Likelihood chance(Look look, boolean seen, boolean gift) {
+        double[] there = THERE.computeIfAbsent(new Asked(clock, look, gift), this::thereInAll);
+        return (place, _) -> {
+            double chance = there[place] * look.seenIfThere() + (1 - there[place]) * look.seenIfNot();
+            return seen ? chance : 1 - chance;
+        };
     }
 
-    private static double thereIn(Phase phase, Look look) {
-        boolean dronesOnly = phase.status() == Status.DRONE_LAYER || phase.status() == Status.LAYING_WORKERS;
-        if (dronesOnly) {
-            boolean worker = look.sign() == Sign.SEALED_WORKER || look.sign() == Sign.EMERGING_WORKERS;
-            if (worker) {
-                boolean failing = phase.status() == Status.DRONE_LAYER && phase.days() == Phase.cap(Status.DRONE_LAYER);
-                return failing ? WORKER_BROOD_OF_A_FAILING_QUEEN : 0.01;
+    /** Chance of all that a reading says about these stages. */
+    Likelihood chance(Reading reading) {
+        List<Likelihood> all = told(reading).stream().map(look -> chance(look, reading.saw(look.sign()), false))
+                .toList();
+        return (place, phase) -> {
+            double chance = 1;
+            for (Likelihood one : all) {
+                chance *= one.in(place, phase);
             }
-            return phase.days() >= look.youngest() ? 0.97 : 0.02;
+            return chance;
+        };
+    }
+
+    private double[] thereInAll(Asked asked) {
+        return Phase.all().stream().mapToDouble(phase -> thereIn(phase, asked.look(), asked.gift())).toArray();
+    }
+
+    private double thereIn(Phase phase, Look look, boolean gift) {
+        double own = ownBrood(phase, look);
+        if (own >= 1) {
+            return 1;
         }
+        int ages = 0;
         for (int age = look.youngest(); age <= look.oldest(); age++) {
-            if (phase.hasWorkerBroodOfAge(age)) {
-                return 1;
-            }
+            ages += phase.hasWorkerBroodOfAge(age) ? 1 : 0;
         }
-        boolean queenright = phase.status() == Status.LAYING_QUEEN || phase.status() == Status.TWO_QUEENS;
-        return queenright ? BROOD_LEFT_BY_ANOTHER : 0;
+        double worker = ages == 0 ? 0 : ages == 1 && look.oldest() > look.youngest() ? PATCH_SEEN : 1;
+        boolean hers = phase.queen() == Queen.LAYING || phase.queen() == Queen.TWO;
+        if (worker > 0 && gift && !hers) {
+            worker *= GIFT_IS_THERE;
+        }
+        if (worker > 0 && look.sign() == Sign.EGGS && phase.queen() == Queen.LAYING && phase.cells() == Cells.SWARM
+                && phase.cellDays() >= clock.sealedAt() - 2) {
+            worker *= EGGS_BEFORE_SWARM;
+        }
+        return Math.max(own, worker);
     }
 
-    /** The stage that a sign shows; the sign must be one of a brood stage. */
-    static Look look(Sign sign) {
-        return LOOKS.stream().filter(look -> look.sign() == sign).findFirst().orElseThrow();
+    /** Drone brood in worker cells, of an unmated or failing queen and of workers. */
+    private double ownBrood(Phase phase, Look look) {
+        boolean drones = phase.queen() == Queen.UNMATED || phase.queen() == Queen.FAILING || phase.workersLay();
+        if (!drones) {
+            return 0;
+        }
+        if (look.worker()) {
+            return phase.queen() == Queen.FAILING ? WORKER_BROOD_OF_A_FAILING_QUEEN : 0.02;
+        }
+        int youngest = look.sign() == Sign.SEALED_BROOD ? clock.droneSealedAt() : look.youngest();
+        // few eggs at first, and scattered
+        int days = phase.queen() == Queen.FAILING || phase.queen() == Queen.VIRGIN ? Phase.SETTLED : phase.days();
+        return days > youngest + 1 ? 0.96 : days >= youngest ? 0.7 : 0;
     }
 }

@@ -1,5 +1,12 @@
 package vividcrown.core.judgement;
 
+import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import vividcrown.core.judgement.Phase.Cells;
+import vividcrown.core.judgement.Phase.Queen;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CellsSeen;
 import vividcrown.core.reading.CombPlace;
@@ -7,16 +14,21 @@ import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
 /**
- * How often queen cells of a look, place and number are seen in each phase. Common practice: on the bottom edge for a
- * swarm, few on the face for a supersedure, scattered on worker brood of one age where a queen was lost.
+ * How often queen cells of a look, place and number are seen in each phase. Common practice: on the bottom edge, of all ages
+ * and with cups for a swarm; few, of one age, on the face for a supersedure; scattered on worker brood where a queen was lost.
  */
 final class CellEvidence {
 
-    private static final int EMERGENCY_LARVA_DAYS = 5;
-    private static final int SEALED_AT_SWARMING = 8;
     private static final int FEW = 3;
+    private static final double OF_THAT_LOOK = 0.9;
+    private static final double A_DAY_BESIDE = 0.3;
+    private static final double OF_ANOTHER_LOOK = 0.03;
+    private static final int EMPTY_STANDS_DAYS = 9;
 
-    private CellEvidence() {
+    private final Clock clock;
+
+    CellEvidence(Clock clock) {
+        this.clock = clock;
     }
 
     static boolean isTold(Reading reading) {
@@ -24,112 +36,130 @@ final class CellEvidence {
                 || reading.cells().stream().anyMatch(cells -> cells.look().provesVirgin());
     }
 
-    static double chance(Phase phase, Reading reading) {
-        if (!isTold(reading)) {
-            return 1;
-        }
-        double chance = reading.missed(Sign.QUEEN_CELLS) ? 1 - seesLiving(phase) : 1;
-        if (reading.saw(Sign.QUEEN_CELLS)) {
-            chance *= seesLiving(phase) * kindOf(phase, reading);
-        }
-        if (reading.cells().stream().anyMatch(cells -> cells.look().provesVirgin())) {
-            chance *= seesEmpty(phase);
-        }
-        return chance;
+    /** Chance of all that a reading says about cells. */
+    Likelihood chance(Reading reading) {
+        boolean seen = reading.saw(Sign.QUEEN_CELLS);
+        boolean missed = !seen && reading.missed(Sign.QUEEN_CELLS);
+        boolean empty = reading.cells().stream().anyMatch(cells -> cells.look().provesVirgin());
+        Living living = Living.of(reading);
+        return (_, phase) -> {
+            double chance = 1;
+            if (seen) {
+                chance *= seesLiving(phase) * kindOf(phase, living);
+            } else if (missed) {
+                chance *= 1 - seesLiving(phase);
+            }
+            return empty ? chance * seesEmpty(phase) : chance;
+        };
     }
 
-    private static double seesLiving(Phase phase) {
-        return switch (phase.status()) {
-            case CELLS -> 0.94;
-            case JUST_SWARMED -> 0.9;
-            case VIRGIN -> phase.days() <= 3 ? 0.2 : 0.03;
-            case RECENTLY_QUEENLESS -> phase.days() >= 1 ? 0.25 : 0.05;
-            // with a queen and living cells the state is "cells under way"
-            case LAYING_QUEEN -> 0.001;
-            case TWO_QUEENS -> 0.01;
-            case DRONE_LAYER -> 0.1;
-            case LAYING_WORKERS -> 0.05;
-            case HOPELESSLY_QUEENLESS -> 0.02;
+    /** The living cells of a reading. */
+    private record Living(int number, Optional<CellLook> oldest, boolean mixed, Set<CombPlace> places) {
+
+        static Living of(Reading reading) {
+            List<CellsSeen> alive = reading.cells().stream().filter(cells -> cells.look().isAlive()).toList();
+            Set<CombPlace> places = EnumSet.noneOf(CombPlace.class);
+            alive.forEach(cells -> places.add(cells.place()));
+            return new Living(alive.stream().mapToInt(CellsSeen::count).sum(),
+                    alive.stream().map(CellsSeen::look).max(Comparator.naturalOrder()),
+                    alive.stream().map(CellsSeen::look).distinct().count() > 1 || reading.saw(Sign.CUPS), places);
+        }
+    }
+
+    private double seesLiving(Phase phase) {
+        if (phase.queen() == Queen.VIRGIN && phase.hasCells()) {
+            return 0.6;
+        }
+        if (phase.hasCells()) {
+            int age = phase.cellDays();
+            return age <= 2 ? 0.3 : age <= clock.hatchesAt() + 1 ? 0.8 : 0.94;
+        }
+        return switch (phase.queen()) {
+            case VIRGIN -> phase.days() <= 4 ? 0.08 : 0.015;
+            case MATED -> 0.01;
+            case UNMATED, FAILING -> 0.05;
+            case NONE -> phase.workersLay() ? 0.05 : phase.since() <= 3 ? 0.05 : 0.02;
+            case LAYING -> phase.days() < Phase.SETTLED ? 0.008 : 0.005;
+            case TWO -> 0.02;
+            case CAGED, GIVEN, HIVED, RESTING -> 0.01;
         };
     }
 
     private static double seesEmpty(Phase phase) {
-        return switch (phase.status()) {
-            case VIRGIN -> phase.days() <= 12 ? 0.6 : 0.2;
-            case JUST_SWARMED -> phase.days() >= 6 ? 0.3 : 0.08;
-            case CELLS -> 0.05;
-            case LAYING_QUEEN, TWO_QUEENS -> phase.days() < 10 ? 0.25 : 0.02;
-            case DRONE_LAYER -> 0.06;
-            case RECENTLY_QUEENLESS, HOPELESSLY_QUEENLESS, LAYING_WORKERS -> 0.05;
+        return switch (phase.queen()) {
+            case VIRGIN -> phase.days() <= EMPTY_STANDS_DAYS ? 0.6 : 0.2;
+            case MATED -> 0.2;
+            case NONE -> phase.hasCells()
+                    ? phase.cellDays() >= Phase.CELL_DAYS - 3 ? 0.2 : 0.04
+                    : phase.since() > 9 && phase.since() < Phase.GONE ? 0.1 : 0.03;
+            case LAYING -> phase.days() < 10 ? 0.25 : phase.hasCells() ? 0.04 : 0.012;
+            case TWO -> 0.08;
+            case UNMATED, FAILING -> 0.05;
+            case CAGED, GIVEN, HIVED, RESTING -> 0.015;
         };
     }
 
     /** Look, place and number of the living cells, where there are any. */
-    private static double kindOf(Phase phase, Reading reading) {
-        double chance = 1;
-        int living = 0;
-        int oldest = -1;
-        for (CellsSeen cells : reading.cells()) {
-            if (cells.look().isAlive()) {
-                living += cells.count();
-                oldest = Math.max(oldest, cells.look().ordinal());
-                chance *= place(phase, cells.place());
-            }
-        }
-        if (living == 0) {
+    private double kindOf(Phase phase, Living living) {
+        if (living.oldest().isEmpty()) {
             return 1;
         }
-        return chance * number(phase, living) * age(phase, CellLook.values()[oldest]);
+        double chance = 1;
+        for (CombPlace place : living.places()) {
+            chance *= place(phase.cells(), place);
+        }
+        chance *= living.mixed() ? forKind(phase.cells(), 0.6, 0.12, 0.3) : forKind(phase.cells(), 0.4, 0.88, 0.7);
+        return chance * number(phase.cells(), living.number()) * age(phase, living.oldest().get());
     }
 
-    private static double place(Phase phase, CombPlace place) {
+    private static double place(Cells kind, CombPlace place) {
         return switch (place) {
             case NOT_RECORDED -> 1;
-            case BOTTOM_EDGE -> forKind(phase, 0.65, 0.1, 0.12);
-            case SIDE_EDGE -> forKind(phase, 0.2, 0.15, 0.13);
-            case FACE -> forKind(phase, 0.1, 0.7, 0.2);
-            case AMONG_WORKER_BROOD -> forKind(phase, 0.05, 0.05, 0.55);
+            case BOTTOM_EDGE -> forKind(kind, 0.62, 0.1, 0.12);
+            case SIDE_EDGE -> forKind(kind, 0.22, 0.15, 0.13);
+            case FACE -> forKind(kind, 0.1, 0.65, 0.25);
+            case AMONG_WORKER_BROOD -> forKind(kind, 0.06, 0.1, 0.5);
         };
     }
 
-    private static double number(Phase phase, int living) {
-        return living <= FEW ? forKind(phase, 0.25, 0.85, 0.4) : forKind(phase, 0.75, 0.15, 0.6);
+    private static double number(Cells kind, int living) {
+        return living <= FEW ? forKind(kind, 0.3, 0.85, 0.35) : forKind(kind, 0.7, 0.15, 0.65);
     }
 
-    private static double forKind(Phase phase, double swarm, double supersedure, double emergency) {
-        return switch (phase.cells()) {
+    private static double forKind(Cells kind, double swarm, double supersedure, double emergency) {
+        return switch (kind) {
             case SWARM -> swarm;
             case SUPERSEDURE -> supersedure;
             case EMERGENCY -> emergency;
-            case NONE -> (swarm + supersedure + emergency) / 3;
+            case NONE, GIVEN -> (swarm + supersedure + emergency) / 3;
         };
     }
 
-    /** Whether the oldest cell is as old as the phase would have it, give or take a day. */
-    private static double age(Phase phase, CellLook oldest) {
-        int expected = switch (phase.status()) {
-            case CELLS -> phase.cells() == Phase.Cells.EMERGENCY ? phase.days() + EMERGENCY_LARVA_DAYS : phase.days();
-            case JUST_SWARMED -> phase.days() + SEALED_AT_SWARMING;
-            case VIRGIN, LAYING_QUEEN, TWO_QUEENS, DRONE_LAYER, LAYING_WORKERS, HOPELESSLY_QUEENLESS,
-                    RECENTLY_QUEENLESS ->
-                -1;
-        };
-        if (expected < 0) {
-            return 0.4;
+    /** Whether the oldest cell looks as old as the phase would have it, give or take a day. */
+    private double age(Phase phase, CellLook oldest) {
+        if (!phase.hasCells()) {
+            return 0.35;
         }
+        int hatched = clock.hatchesAt();
+        int sealed = clock.sealedAt();
+        int ripe = clock.emergesAt() - 2;
         int youngest = switch (oldest) {
             case CUP_EGG, CUP_EMPTY -> 0;
-            case JELLY -> 3;
-            case LONG -> 5;
-            case SEALED -> 8;
-            case RIPE, EMERGED, TORN_SIDE, TORN_DOWN -> 14;
+            case JELLY -> hatched;
+            case LONG -> hatched + 2;
+            case SEALED -> sealed;
+            case RIPE, EMERGED, TORN_SIDE, TORN_DOWN -> ripe;
         };
         int latest = switch (oldest) {
-            case CUP_EGG, CUP_EMPTY -> 3;
-            case JELLY -> 5;
-            case LONG -> 8;
-            case SEALED, RIPE, EMERGED, TORN_SIDE, TORN_DOWN -> 16;
+            case CUP_EGG, CUP_EMPTY -> hatched;
+            case JELLY -> hatched + 2;
+            case LONG -> sealed;
+            case SEALED, RIPE, EMERGED, TORN_SIDE, TORN_DOWN -> Phase.CELL_DAYS;
         };
-        return expected >= youngest - 1 && expected <= latest + 1 ? 0.9 : 0.04;
+        int age = phase.cellDays();
+        if (age >= youngest && age <= latest) {
+            return OF_THAT_LOOK;
+        }
+        return age == youngest - 1 || age == latest + 1 ? A_DAY_BESIDE : OF_ANOTHER_LOOK;
     }
 }

@@ -1,106 +1,225 @@
 package vividcrown.core.judgement;
 
 import vividcrown.core.judgement.Phase.Cells;
+import vividcrown.core.judgement.Phase.Queen;
 
 /**
- * How a colony left alone goes on from day to day. Chances a day are common practice put into numbers; the days at which
- * cells open and virgins lay follow the development clock (queen 15–17 days from the egg, first eggs 8–16 days after
- * emergence).
+ * How a colony left alone goes on from day to day. Days follow the operation's own figures ({@link Clock}); chances a day are
+ * common practice put into numbers (15–30 % of virgins are lost, nearly all on their flights; a prime swarm leaves about when
+ * the first cell is sealed; laying workers after three to four weeks without open brood).
  */
 final class Course {
 
     private static final double QUEEN_LOST = 0.001;
-    private static final double SUPERSEDED = 0.001;
+    private static final double SUPERSEDED = 0.0012;
     private static final double FAILS = 0.0008;
-    private static final double VIRGIN_LOST = 0.009;
-    private static final int FIRST_EGGS_FROM = 8;
-    private static final int LAYS_DRONES_FROM = 28;
-    private static final int LAYING_WORKERS_FROM = 14;
+    private static final double VIRGIN_LOST_INSIDE = 0.005;
+    /** On a fit day a ripe virgin flies; of those that fly so many are lost, and so many have mated enough. */
+    private static final double FLIES = 0.75;
+    private static final double LOST_ON_FLIGHT = 0.12;
+    private static final double MATED_ON_FLIGHT = 0.58;
+    private static final double MATES_LATE = 0.35;
+    private static final double LAYS_DRONES = 0.15;
+    private static final double EMERGENCY_FAILS = 0.08;
+    private static final double SWARM_CELL_FAILS = 0.03;
+    private static final double GIVEN_CELL_FAILS = 0.1;
+    /** Where workers lay, a cell given is most often torn down. */
+    private static final double FAILS_AMONG_WORKERS = 0.6;
+    private static final double[] BEGIN_CELLS = {0, 0.5, 0.7, 0.6};
+    private static final double[] LARVA_CHOSEN = {0.35, 0.4, 0.25};
+    private static final int WORKERS_FROM = 22;
+    private static final int WORKERS_OFTEN_FROM = 30;
 
-    private Course() {
+    /** Takes what goes over. */
+    @FunctionalInterface
+    interface Sink {
+        void put(Phase phase, double weight);
     }
 
-    static void step(Phase phase, double weight, double swarmShare, double[] next) {
-        int day = phase.days() + 1;
-        switch (phase.status()) {
-            case LAYING_QUEEN -> {
-                double swarms = day > Phase.cap(Status.LAYING_QUEEN) ? swarmShare : 0;
-                put(next, Status.RECENTLY_QUEENLESS, 0, Cells.NONE, weight * QUEEN_LOST);
-                put(next, Status.CELLS, 0, Cells.SWARM, weight * swarms);
-                put(next, Status.CELLS, 0, Cells.SUPERSEDURE, weight * SUPERSEDED);
-                put(next, Status.DRONE_LAYER, Phase.cap(Status.DRONE_LAYER), Cells.NONE, weight * FAILS);
-                put(next, phase.status(), day, Cells.NONE, weight * (1 - QUEEN_LOST - swarms - SUPERSEDED - FAILS));
+    /**
+     * What changes through the year at a place.
+     *
+     * @param swarms chance a day that a settled colony begins swarm cells
+     * @param fit chance of an afternoon fit for mating
+     * @param stops chance a day that a laying queen stops for the winter
+     * @param starts chance a day that one who rests begins again
+     */
+    record Rates(double swarms, double fit, double stops, double starts) {
+    }
+
+    private final Clock clock;
+    private final Rates rates;
+
+    Course(Clock clock, Rates rates) {
+        this.clock = clock;
+        this.rates = rates;
+    }
+
+    void step(Phase phase, double weight, Sink next) {
+        int since = phase.since() + 1;
+        switch (phase.queen()) {
+            case NONE -> {
+                if (phase.workersLay()) {
+                    workers(phase, since, weight, next);
+                } else if (phase.hasCells()) {
+                    cells(phase, since, weight, next);
+                } else {
+                    queenless(since, weight, next);
+                }
             }
-            case TWO_QUEENS -> {
-                put(next, Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN), Cells.NONE, weight * 0.01);
-                put(next, phase.status(), day, Cells.NONE, weight * 0.99);
+            case VIRGIN -> virgin(phase, since, weight, next);
+            case MATED -> {
+                double lays = clock.beginsToLay(phase.days() + 1);
+                double rests = rates.starts() < 0.1 ? Math.min(0.8, 20 * rates.stops()) : 0;
+                next.put(Phase.queenless(since), weight * 0.004);
+                next.put(Phase.laying(0, since), weight * 0.996 * lays * (1 - rests));
+                next.put(Phase.of(Queen.RESTING, 0, since), weight * 0.996 * lays * rests);
+                next.put(Phase.of(Queen.MATED, phase.days() + 1, since), weight * 0.996 * (1 - lays));
             }
-            case DRONE_LAYER -> {
-                put(next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE, weight * 0.005);
-                put(next, phase.status(), day, Cells.NONE, weight * 0.995);
+            case LAYING -> laying(phase, since, weight, next);
+            case TWO -> {
+                next.put(Phase.settled(Cells.NONE, 0), weight * 0.01);
+                next.put(phase, weight * 0.99);
             }
-            case CELLS -> cells(phase, day, weight, next);
-            case JUST_SWARMED -> {
-                double emerges = day < 4 ? 0 : day < Phase.cap(Status.JUST_SWARMED) ? 0.25 : 1;
-                put(next, Status.VIRGIN, 0, Cells.SWARM, weight * emerges * 0.98);
-                put(next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE, weight * emerges * 0.02);
-                put(next, phase.status(), day, Cells.SWARM, weight * (1 - emerges));
+            case UNMATED -> {
+                next.put(Phase.queenless(since), weight * 0.006);
+                next.put(Phase.of(Queen.UNMATED, phase.days() + 1, since), weight * 0.994);
             }
-            case RECENTLY_QUEENLESS -> {
-                double begin = day <= 1 ? 0.45 : day <= 3 ? 0.6 : 0.2;
-                double hopeless = day >= Phase.cap(Status.RECENTLY_QUEENLESS) ? 1 - begin : 0;
-                put(next, Status.CELLS, Math.max(0, day - 1), Cells.EMERGENCY, weight * begin);
-                put(next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE, weight * hopeless);
-                put(next, phase.status(), day, Cells.NONE, weight * (1 - begin - hopeless));
+            case FAILING -> {
+                next.put(Phase.queenless(phase.days() + 1), weight * 0.006);
+                next.put(Phase.of(Queen.FAILING, phase.days() + 1, phase.days() + 1), weight * 0.994);
             }
-            case VIRGIN -> virgin(phase, day, weight, next);
-            case HOPELESSLY_QUEENLESS -> {
-                double workers = day < LAYING_WORKERS_FROM ? 0.002 : 0.06;
-                put(next, Status.LAYING_WORKERS, 0, Cells.NONE, weight * workers);
-                put(next, phase.status(), day, Cells.NONE, weight * (1 - workers));
+            case CAGED -> {
+                next.put(Phase.queenless(since), weight * 0.002);
+                next.put(Phase.of(Queen.CAGED, 0, since), weight * 0.998);
             }
-            case LAYING_WORKERS -> put(next, phase.status(), day, Cells.NONE, weight);
+            case GIVEN -> given(phase, since, weight, next);
+            case HIVED -> {
+                next.put(Phase.queenless(since), weight * 0.004);
+                next.put(Phase.laying(0, Phase.GONE), weight * 0.996 * 0.35);
+                next.put(Phase.of(Queen.HIVED, 0, since), weight * 0.996 * 0.65);
+            }
+            case RESTING -> {
+                next.put(Phase.queenless(since), weight * QUEEN_LOST);
+                next.put(Phase.laying(0, since), weight * (1 - QUEEN_LOST) * rates.starts());
+                next.put(Phase.of(Queen.RESTING, 0, since), weight * (1 - QUEEN_LOST) * (1 - rates.starts()));
+            }
         }
     }
 
-    private static void cells(Phase phase, int day, double weight, double[] next) {
+    private void queenless(int since, double weight, Sink next) {
+        double begins = since > Clock.OLDEST_LARVA_DAYS ? 0 : BEGIN_CELLS[Math.min(since, BEGIN_CELLS.length - 1)];
+        double workers = since < WORKERS_FROM ? 0 : since < WORKERS_OFTEN_FROM ? 0.025 : 0.055;
+        if (begins > 0) {
+            double all = 0;
+            for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
+                all += age + index >= since ? LARVA_CHOSEN[index] : 0;
+            }
+            for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
+                if (age + index >= since) {
+                    next.put(Phase.queenlessWith(Cells.EMERGENCY, age + index, since),
+                            weight * begins * LARVA_CHOSEN[index] / all);
+                }
+            }
+        }
+        next.put(Phase.workersLaying(0, since), weight * workers);
+        next.put(Phase.queenless(since), weight * (1 - begins - workers));
+    }
+
+    private void workers(Phase phase, int since, double weight, Sink next) {
+        if (!phase.hasCells()) {
+            // on brood that was given they begin a cell now and then
+            double begins = since <= Clock.OLDEST_LARVA_DAYS ? 0.12 : 0;
+            next.put(new Phase(Queen.NONE, phase.days(), Cells.EMERGENCY, clock.hatchesAt() + 2, since, true),
+                    weight * begins);
+            next.put(Phase.workersLaying(phase.days() + 1, since), weight * (1 - begins));
+            return;
+        }
+        double opens = clock.opens(phase.cellDays() + 1);
+        double fails = phase.cells() == Cells.GIVEN ? FAILS_AMONG_WORKERS : EMERGENCY_FAILS;
+        next.put(new Phase(Queen.VIRGIN, 0, Cells.NONE, 0, Phase.GONE, true), weight * opens * (1 - fails));
+        next.put(Phase.workersLaying(phase.days(), since), weight * opens * fails);
+        next.put(new Phase(Queen.NONE, phase.days(), phase.cells(), phase.cellDays() + 1, since, true),
+                weight * (1 - opens));
+    }
+
+    private void cells(Phase phase, int since, double weight, Sink next) {
+        double opens = clock.opens(phase.cellDays() + 1);
+        double fails = switch (phase.cells()) {
+            case SWARM -> SWARM_CELL_FAILS;
+            case GIVEN -> GIVEN_CELL_FAILS;
+            case EMERGENCY, SUPERSEDURE, NONE -> EMERGENCY_FAILS;
+        };
+        boolean several = phase.cells() == Cells.SWARM || phase.cells() == Cells.EMERGENCY;
+        next.put(Phase.virgin(0, since, several), weight * opens * (1 - fails));
+        next.put(Phase.queenless(since), weight * opens * fails);
+        next.put(Phase.queenlessWith(phase.cells(), phase.cellDays() + 1, since), weight * (1 - opens));
+    }
+
+    private void virgin(Phase phase, int since, double weight, Sink next) {
+        int age = phase.days() + 1;
+        double goes = clock.mature(age) * rates.fit() * FLIES
+                * (age <= clock.matesUntil() ? 1 : age < clock.laysDronesFrom() ? MATES_LATE : 0);
+        double lost = VIRGIN_LOST_INSIDE + goes * LOST_ON_FLIGHT;
+        double mated = goes * MATED_ON_FLIGHT;
+        double drones = age < clock.laysDronesFrom() ? 0 : age >= Phase.VIRGIN_DAYS ? 1 - lost : LAYS_DRONES;
+        if (phase.workersLay()) {
+            next.put(Phase.workersLaying(Phase.WORKERS_SETTLED, Phase.GONE), weight * lost);
+        } else {
+            next.put(Phase.queenless(since), weight * lost);
+        }
+        next.put(Phase.of(Queen.MATED, 0, since), weight * mated);
+        next.put(Phase.of(Queen.UNMATED, 0, since), weight * drones);
+        next.put(new Phase(Queen.VIRGIN, age, phase.cells(), phase.cellDays(), since, phase.workersLay()),
+                weight * (1 - lost - mated - drones));
+    }
+
+    private void laying(Phase phase, int since, double weight, Sink next) {
+        if (phase.days() < Phase.SETTLED) {
+            double stops = phase.days() > 3 ? rates.stops() : 0;
+            next.put(Phase.queenless(0), weight * 2 * QUEEN_LOST);
+            next.put(Phase.of(Queen.RESTING, 0, 1), weight * stops);
+            next.put(Phase.laying(phase.days() + 1, since), weight * (1 - 2 * QUEEN_LOST - stops));
+            return;
+        }
         switch (phase.cells()) {
-            case SWARM -> {
-                double leaves = day < 8 ? 0 : day < 11 ? 0.5 : 1;
-                put(next, Status.JUST_SWARMED, 0, Cells.SWARM, weight * leaves);
-                put(next, Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN), Cells.NONE,
-                        weight * (1 - leaves) * 0.03);
-                put(next, Status.CELLS, day, Cells.SWARM, weight * (1 - leaves) * 0.97);
-            }
+            case SWARM -> swarming(phase, weight, next);
             case SUPERSEDURE -> {
-                double emerges = day < Phase.cap(Status.CELLS) ? 0 : 1;
-                put(next, Status.TWO_QUEENS, 0, Cells.NONE, weight * emerges * 0.3);
-                put(next, Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN), Cells.NONE, weight * emerges * 0.3);
-                put(next, Status.VIRGIN, 0, Cells.SWARM, weight * emerges * 0.4);
-                put(next, Status.CELLS, day, Cells.SUPERSEDURE, weight * (1 - emerges));
+                double opens = clock.opens(phase.cellDays() + 1);
+                next.put(new Phase(Queen.TWO, Phase.SETTLED, Cells.NONE, 0, Phase.GONE, false), weight * opens * 0.4);
+                next.put(Phase.settled(Cells.NONE, 0), weight * opens * 0.2);
+                next.put(Phase.virgin(0, 1, false), weight * opens * 0.4);
+                next.put(Phase.queenlessWith(Cells.SUPERSEDURE, phase.cellDays() + 1, 0), weight * (1 - opens) * 0.02);
+                next.put(Phase.settled(Cells.SUPERSEDURE, phase.cellDays() + 1), weight * (1 - opens) * 0.98);
             }
-            case EMERGENCY, NONE -> {
-                double emerges = day < 8 ? 0 : day < 13 ? 0.35 : 1;
-                put(next, Status.VIRGIN, 0, Cells.EMERGENCY, weight * emerges * 0.93);
-                put(next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE, weight * emerges * 0.07);
-                put(next, Status.CELLS, day, Cells.EMERGENCY, weight * (1 - emerges));
+            case NONE, EMERGENCY, GIVEN -> {
+                next.put(Phase.queenless(0), weight * QUEEN_LOST);
+                next.put(Phase.settled(Cells.SWARM, 0), weight * rates.swarms());
+                next.put(Phase.settled(Cells.SUPERSEDURE, 0), weight * SUPERSEDED);
+                next.put(Phase.of(Queen.FAILING, 0, 0), weight * FAILS);
+                next.put(Phase.of(Queen.RESTING, 0, 1), weight * rates.stops());
+                next.put(phase, weight * (1 - QUEEN_LOST - rates.swarms() - SUPERSEDED - FAILS - rates.stops()));
             }
         }
     }
 
-    private static void virgin(Phase phase, int day, double weight, double[] next) {
-        double lays = day < FIRST_EGGS_FROM ? 0 : day < 18 ? 0.16 : day < LAYS_DRONES_FROM ? 0.06 : 0.01;
-        double drones = day < LAYS_DRONES_FROM ? 0.001 : 0.1;
-        double ends = day >= Phase.VIRGIN_DAYS ? 1 - lays - drones - VIRGIN_LOST : 0;
-        put(next, Status.LAYING_QUEEN, 0, Cells.NONE, weight * lays);
-        put(next, Status.DRONE_LAYER, 0, Cells.NONE, weight * (drones + ends / 2));
-        put(next, Status.HOPELESSLY_QUEENLESS, day, Cells.NONE, weight * (VIRGIN_LOST + ends / 2));
-        put(next, Status.VIRGIN, day, phase.cells(), weight * (1 - lays - drones - VIRGIN_LOST - ends));
+    /** The prime swarm leaves about when the oldest cell is sealed, later if the weather holds it back. */
+    private void swarming(Phase phase, double weight, Sink next) {
+        int age = phase.cellDays() + 1;
+        int sealed = clock.sealedAt();
+        double leaves = age < sealed - 1 ? 0 : age == sealed - 1 ? 0.1 : age < clock.emergesAt() ? 0.38 : 1;
+        double givesUp = 0.02;
+        next.put(Phase.queenlessWith(Cells.SWARM, age, 1), weight * leaves);
+        next.put(Phase.settled(Cells.NONE, 0), weight * (1 - leaves) * givesUp);
+        next.put(Phase.settled(Cells.SWARM, age), weight * (1 - leaves) * (1 - givesUp));
     }
 
-    static void put(double[] next, Status status, int days, Cells cells, double weight) {
-        if (weight > 0) {
-            next[Belief.at(status, days, cells)] += weight;
-        }
+    /** Out of the cage after some days, and most often kept: whoever is not is dead by then. */
+    private void given(Phase phase, int since, double weight, Sink next) {
+        int days = phase.days() + 1;
+        double lays = days < 2 ? 0.15 : days < Phase.GIVEN_DAYS ? 0.3 : 1;
+        next.put(Phase.queenless(since), weight * 0.01);
+        next.put(Phase.laying(0, since), weight * 0.99 * lays);
+        next.put(Phase.of(Queen.GIVEN, days, since), weight * 0.99 * (1 - lays));
     }
 }

@@ -1,44 +1,93 @@
 package vividcrown.core.judgement;
 
+import java.time.LocalDate;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.UnaryOperator;
+import vividcrown.core.assumptions.Assumptions;
 
 /**
- * A day's course of every phase, worked out once for each time of year: where its weight goes, and which share. The same
- * numbers as {@link Course#step}, without reckoning them again for every day of every judgement.
+ * A day's course of every phase, worked out once for each half month of a place: where its weight goes, and which share. The
+ * same numbers as {@link Course#step}, without reckoning them again for every day of every judgement.
  */
 final class Flows {
 
-    private static final Map<Double, Flows> BY_SWARM_SHARE = new ConcurrentHashMap<>();
+    private static final int MONTH_DAYS = 30;
+    /** Some twenty places with their own figures; after that it begins anew. */
+    private static final int MOST_KEPT = 500;
+    /** Chances are kept to a thousandth, so that places alike share their days. */
+    private static final double FINEST = 1000;
 
-    private final int[][] to;
-    private final double[][] share;
+    private record Key(Assumptions assumptions, Course.Rates rates) {
+    }
 
-    private Flows(double swarmShare) {
+    private static final Map<Key, Flows> KEPT = new ConcurrentHashMap<>();
+
+    private final int[] start;
+    private final int[] to;
+    private final double[] share;
+
+    private Flows(Key key) {
         List<Phase> phases = Phase.all();
-        to = new int[phases.size()][];
-        share = new double[phases.size()][];
+        Course course = new Course(new Clock(key.assumptions()), key.rates());
+        start = new int[phases.size() + 1];
+        Growing growing = new Growing(phases.size() * 4);
         for (int at = 0; at < phases.size(); at++) {
-            double[] next = new double[phases.size()];
-            Course.step(phases.get(at), 1, swarmShare, next);
-            int count = 0;
-            for (double weight : next) {
-                count += weight > 0 ? 1 : 0;
+            start[at] = growing.count;
+            course.step(phases.get(at), 1, growing::add);
+        }
+        start[phases.size()] = growing.count;
+        to = Arrays.copyOf(growing.targets, growing.count);
+        share = Arrays.copyOf(growing.shares, growing.count);
+    }
+
+    /** Two lists that grow together. */
+    private static final class Growing {
+        private int[] targets;
+        private double[] shares;
+        private int count;
+
+        Growing(int room) {
+            targets = new int[room];
+            shares = new double[room];
+        }
+
+        void add(Phase phase, double weight) {
+            if (weight <= 0) {
+                return;
             }
-            to[at] = new int[count];
-            share[at] = new double[count];
-            for (int target = 0, index = 0; target < next.length; target++) {
-                if (next[target] > 0) {
-                    to[at][index] = target;
-                    share[at][index++] = next[target];
-                }
+            if (count == targets.length) {
+                targets = Arrays.copyOf(targets, 2 * targets.length);
+                shares = Arrays.copyOf(shares, 2 * shares.length);
             }
+            targets[count] = phase.place();
+            shares[count++] = weight;
         }
     }
 
-    static Flows of(double swarmShare) {
-        return BY_SWARM_SHARE.computeIfAbsent(swarmShare, Flows::new);
+    /** From one day to the next at the place of this season. */
+    static Flows on(LocalDate day, Assumptions assumptions, Season season) {
+        LocalDate middle = day.withDayOfMonth(day.getDayOfMonth() <= 15 ? 8 : 23);
+        Key key = new Key(assumptions, rates(middle, season));
+        if (KEPT.size() > MOST_KEPT) {
+            KEPT.clear();
+        }
+        return KEPT.computeIfAbsent(key, Flows::new);
+    }
+
+    private static Course.Rates rates(LocalDate day, Season season) {
+        double share = season.layShare(day);
+        double later = season.layShare(day.plusDays(MONTH_DAYS));
+        double month = (1 - share) / Math.max(1e-6, 1 - later);
+        // falling shares: some stop; rising ones: those at rest begin again. A young queen in summer never rests
+        double stops = later < share ? 1 - Math.pow(later / share, 1.0 / MONTH_DAYS) : 0;
+        double starts = later > share ? 1 - Math.pow(Math.min(1, 1 / month), 1.0 / MONTH_DAYS) : 0;
+        double most = share > 0.97 ? Math.max(starts, 0.25) : starts;
+        UnaryOperator<Double> rounded = value -> Math.round(value * FINEST) / FINEST;
+        return new Course.Rates(Math.round(season.swarmShare(day) * 4 * FINEST) / (4 * FINEST),
+                Math.round(season.climate().fitAfternoon(day) * 50) / 50.0, rounded.apply(stops), rounded.apply(most));
     }
 
     double[] dayLater(double[] weights) {
@@ -46,10 +95,8 @@ final class Flows {
         for (int at = 0; at < weights.length; at++) {
             double weight = weights[at];
             if (weight > 0) {
-                int[] targets = to[at];
-                double[] shares = share[at];
-                for (int index = 0; index < targets.length; index++) {
-                    next[targets[index]] += weight * shares[index];
+                for (int index = start[at]; index < start[at + 1]; index++) {
+                    next[to[index]] += weight * share[index];
                 }
             }
         }

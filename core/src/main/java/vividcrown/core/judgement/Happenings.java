@@ -1,106 +1,227 @@
 package vividcrown.core.judgement;
 
 import vividcrown.core.judgement.Phase.Cells;
+import vividcrown.core.judgement.Phase.Queen;
+import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 
-/** What an event does to the belief: each phase goes over into what it becomes. Common practice put into numbers. */
+/**
+ * What an event does to the belief: each phase goes over into what it becomes. That somebody did it tells something as well:
+ * nobody gives a cell where a laying queen was seen. Common practice put into numbers.
+ */
 final class Happenings {
 
     /** The one removed was not the only queen, or not the queen. */
     private static final double MISSED_ONE = 0.03;
-    private static final double QUEEN_ACCEPTED = 0.87;
-    private static final double CELL_EMERGES = 0.92;
-    private static final double CELL_AMONG_LAYING_WORKERS = 0.35;
-    private static final double VIRGIN_ACCEPTED = 0.6;
-    /** Cells and virgins are given where somebody has made sure that no queen is; now and then wrongly. */
-    private static final double GIVEN_FOR_A_REASON = 0.9;
+    /** After every cell was destroyed one was overlooked. */
+    private static final double MISSED_CELL = 0.08;
+    private static final double QUEEN_ACCEPTED = 0.86;
+    private static final double VIRGIN_ACCEPTED = 0.65;
+    private static final double ACCEPTED_BESIDE_CELLS = 0.3;
+    /** A virgin or a queen overlooked kills the one that is given nine times in ten. */
+    private static final double ACCEPTED_BESIDE_A_RIVAL = 0.1;
+    private static final double ACCEPTED_AMONG_WORKERS = 0.25;
+    /** How likely somebody gives a queen or a cell to a colony that has a laying queen, against one that has none. */
+    private static final double GIVEN_BY_MISTAKE = 0.05;
+    private static final double GIVEN_BESIDE_A_VIRGIN = 0.35;
+    private static final double GIVEN_BESIDE_CELLS = 0.5;
+    /** Of cells left when a prime swarm leaves, how old the oldest is from the day of sealing on. */
+    private static final double[] AGE_WHEN_SWARMING = {0.2, 0.3, 0.25, 0.15, 0.1};
+    /** Age in days of the youngest brood in a frame given as open brood: eggs, mostly. */
+    private static final int GIFT_SINCE = 1;
+    /** Nothing but sealed brood went along. */
+    private static final int SEALED_ONLY_SINCE = 9;
 
-    private Happenings() {
+    private final Clock clock;
+
+    Happenings(Clock clock) {
+        this.clock = clock;
     }
 
-    static Belief apply(Belief belief, EventKind kind) {
-        return switch (kind) {
-            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN -> belief.after(Happenings::queenLost);
-            case SPLIT_WITH_QUEEN -> belief.after((at, phase, weight, next) -> move(at, phase, weight, next,
-                    Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN), Cells.NONE, 0.95));
-            case SWARMED -> belief.after((at, phase, weight, next) -> move(at, phase, weight, next,
-                    Status.JUST_SWARMED, 0, Cells.SWARM, 0.97));
-            case CAST -> belief.after((at, phase, weight, next) -> move(at, phase, weight, next, Status.VIRGIN, 1,
-                    Cells.SWARM, 0.95));
-            case QUEEN_GIVEN, UNITED -> belief.after((at, phase, weight, next) -> move(at, phase, weight, next,
-                    Status.LAYING_QUEEN, kind == EventKind.UNITED ? Phase.cap(Status.LAYING_QUEEN) : 0, Cells.NONE,
-                    phase.status() == Status.LAYING_WORKERS ? 0.4 : QUEEN_ACCEPTED));
-            case CELL_GIVEN -> belief.after((at, phase, weight, next) -> young(at, phase, weight, next, 0,
-                    phase.status() == Status.LAYING_WORKERS ? CELL_AMONG_LAYING_WORKERS : CELL_EMERGES));
-            case VIRGIN_GIVEN ->
-                belief.after((at, phase, weight, next) -> young(at, phase, weight, next, 2, VIRGIN_ACCEPTED));
+    Belief apply(Belief belief, ColonyEvent event) {
+        return switch (event.kind()) {
+            case QUEEN_REMOVED -> belief.weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.15 : 1)
+                    .after(Happenings::queenLost);
+            case SPLIT_WITHOUT_QUEEN -> belief.after(Happenings::queenLost);
+            case SPLIT_WITHOUT_EGGS -> belief.after((phase, weight, next) -> queenLost(phase, weight,
+                    (then, share) -> next.put(aged(then, SEALED_ONLY_SINCE), share)));
+            case SPLIT_WITH_QUEEN -> belief.after((phase, weight, next) -> {
+                next.put(phase, weight * (phase.queen() == Queen.NONE ? 0.05 : 1));
+                next.put(Phase.settled(Cells.NONE, 0), phase.queen() == Queen.NONE ? weight * 0.95 : 0);
+            });
+            case SWARMED -> belief.after(this::swarmed);
+            case CAST -> belief.after((phase, weight, next) -> {
+                int since = phase.isQueenright() ? clock.sealedAt() : phase.since();
+                next.put(Phase.virgin(1, since, true), weight * 0.75);
+                next.put(Phase.queenlessWith(Cells.SWARM, clock.emergesAt() - 1, since), weight * 0.2);
+                next.put(phase, weight * 0.05);
+            });
+            case QUEEN_GIVEN -> given(belief).after(Happenings::queenGiven);
+            case UNITED -> belief.after((phase, weight, next) -> {
+                double kept = phase.queen() == Queen.VIRGIN ? 0.8 : phase.workersLay() ? 0.75 : 0.95;
+                next.put(Phase.settled(Cells.NONE, 0), weight * kept);
+                next.put(phase, weight * (1 - kept));
+            });
+            case CELL_GIVEN ->
+                given(belief).after((phase, weight, next) -> cellGiven(phase, weight, ageOf(event), next));
+            case VIRGIN_GIVEN -> given(belief).after(Happenings::virginGiven);
+            case QUEEN_CAGED -> belief.weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.1 : 1)
+                    .after((phase, weight, next) -> next.put(
+                            phase.isQueenright() ? Phase.of(Queen.CAGED, 0, sinceOf(phase)) : phase, weight));
+            case QUEEN_RELEASED -> belief.after((phase, weight, next) -> {
+                boolean kept = phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN;
+                next.put(kept ? Phase.laying(0, phase.since()) : phase, weight);
+            });
+            case BROOD_GIVEN -> belief.after(Happenings::broodGiven);
+            case BROOD_TAKEN -> belief.after((phase, weight, next) -> next.put(broodTaken(phase), weight));
             case CELLS_DESTROYED -> belief.after(Happenings::cellsDestroyed);
-            case STARTED -> belief.after((at, phase, weight, next) -> move(at, phase, weight, next,
-                    Status.LAYING_QUEEN, 0, Cells.NONE, 0.75));
-            case QUEEN_CAGED, QUEEN_RELEASED, BROOD_TAKEN, BROOD_GIVEN -> belief;
+            case STARTED -> belief.after((_, weight, next) -> {
+                next.put(Phase.of(Queen.HIVED, 0, Phase.GONE), weight * 0.75);
+                next.put(Phase.virgin(4, Phase.GONE, false), weight * 0.13);
+                next.put(Phase.queenless(Phase.GONE), weight * 0.12);
+            });
         };
     }
 
-    private static void queenLost(int at, Phase phase, double weight, double[] next) {
-        switch (phase.status()) {
-            case LAYING_QUEEN -> move(at, phase, weight, next, Status.RECENTLY_QUEENLESS, 0, Cells.NONE,
-                    1 - MISSED_ONE);
-            case TWO_QUEENS -> move(at, phase, weight, next, Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN),
-                    Cells.NONE, 1);
-            case CELLS -> move(at, phase, weight, next, Status.JUST_SWARMED, 0, Cells.SWARM,
-                    phase.cells() == Cells.EMERGENCY ? 0 : 1 - MISSED_ONE);
-            case DRONE_LAYER, VIRGIN -> move(at, phase, weight, next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE,
-                    1 - MISSED_ONE);
-            case JUST_SWARMED, RECENTLY_QUEENLESS, HOPELESSLY_QUEENLESS, LAYING_WORKERS -> next[at] += weight;
-        }
+    /** Only a ripe cell is given, unless another is said: it opens within days. */
+    private int ageOf(ColonyEvent event) {
+        CellLook look = event.cell().orElse(CellLook.RIPE);
+        return switch (look) {
+            case CUP_EMPTY, CUP_EGG -> 2;
+            case JELLY -> clock.hatchesAt() + 1;
+            case LONG -> clock.sealedAt() - 2;
+            case SEALED -> (clock.sealedAt() + clock.emergesAt()) / 2;
+            case RIPE, EMERGED, TORN_SIDE, TORN_DOWN -> clock.emergesAt() - 1;
+        };
     }
 
-    /** A young queen on the way or out, where there is no laying queen to stop her. */
-    private static void young(int at, Phase phase, double weight, double[] next, int days, double share) {
-        boolean queenright = phase.status() == Status.LAYING_QUEEN || phase.status() == Status.TWO_QUEENS
-                || phase.status() == Status.DRONE_LAYER;
-        Cells family = phase.sinceWorkerEggs() <= 9
-                ? Cells.SWARM
-                : phase.sinceWorkerEggs() <= 16 ? Cells.EMERGENCY : Cells.NONE;
-        move(at, phase, weight, next, Status.VIRGIN, days, family, queenright ? GIVEN_FOR_A_REASON * share : share);
-    }
-
-    /** Cells on a test frame: what was hopeless has a queen on the way. */
-    static Belief cellsBegun(Belief belief) {
-        return belief.after(Happenings::begun);
-    }
-
-    private static void begun(int at, Phase phase, double weight, double[] next) {
-        switch (phase.status()) {
-            case HOPELESSLY_QUEENLESS, RECENTLY_QUEENLESS ->
-                move(at, phase, weight, next, Status.CELLS, 1, Cells.EMERGENCY, 0.95);
-            case LAYING_WORKERS -> move(at, phase, weight, next, Status.CELLS, 1, Cells.EMERGENCY, 0.3);
-            case LAYING_QUEEN, VIRGIN, CELLS, JUST_SWARMED, DRONE_LAYER, TWO_QUEENS -> next[at] += weight;
-        }
-    }
-
-    private static void cellsDestroyed(int at, Phase phase, double weight, double[] next) {
-        switch (phase.status()) {
-            case CELLS -> {
-                if (phase.cells() == Cells.EMERGENCY && phase.days() > 5) {
-                    move(at, phase, weight, next, Status.HOPELESSLY_QUEENLESS, 0, Cells.NONE, 0.9);
-                } else if (phase.cells() == Cells.EMERGENCY) {
-                    move(at, phase, weight, next, Status.RECENTLY_QUEENLESS, phase.days() + 1, Cells.NONE, 0.9);
-                } else {
-                    move(at, phase, weight, next, Status.LAYING_QUEEN, Phase.cap(Status.LAYING_QUEEN), Cells.NONE, 0.9);
-                }
+    private static Belief given(Belief belief) {
+        return belief.weighed((_, phase) -> {
+            if (phase.isQueenright()) {
+                return GIVEN_BY_MISTAKE;
             }
-            case JUST_SWARMED -> move(at, phase, weight, next, Status.RECENTLY_QUEENLESS, phase.days(), Cells.NONE,
-                    0.9);
-            case LAYING_QUEEN, VIRGIN, DRONE_LAYER, LAYING_WORKERS, HOPELESSLY_QUEENLESS, TWO_QUEENS,
-                    RECENTLY_QUEENLESS ->
-                next[at] += weight;
+            return switch (phase.queen()) {
+                case VIRGIN, MATED -> GIVEN_BESIDE_A_VIRGIN;
+                case UNMATED, FAILING -> GIVEN_BESIDE_A_VIRGIN;
+                case NONE -> phase.hasCells() ? GIVEN_BESIDE_CELLS : 1;
+                case LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> GIVEN_BY_MISTAKE;
+            };
+        });
+    }
+
+    /** Days since a queen laid, where she is taken or stopped today. */
+    private static int sinceOf(Phase phase) {
+        return switch (phase.queen()) {
+            case LAYING, TWO -> 0;
+            case NONE, VIRGIN, MATED, UNMATED, FAILING, CAGED, GIVEN, HIVED, RESTING -> phase.since();
+        };
+    }
+
+    private static Phase aged(Phase phase, int since) {
+        return phase.queen() == Queen.NONE
+                ? new Phase(phase.queen(), phase.days(), phase.cells(), phase.cellDays(),
+                        Math.max(since, phase.since()),
+                        phase.workersLay())
+                : phase;
+    }
+
+    private static void queenLost(Phase phase, double weight, Course.Sink next) {
+        switch (phase.queen()) {
+            case NONE -> next.put(phase, weight);
+            case TWO -> next.put(Phase.settled(Cells.NONE, 0), weight);
+            case LAYING, VIRGIN, MATED, UNMATED, FAILING, CAGED, GIVEN, HIVED, RESTING -> {
+                Phase without = new Phase(Queen.NONE, phase.workersLay() ? Phase.WORKERS_SETTLED : 0, phase.cells(),
+                        phase.cellDays(), sinceOf(phase), phase.workersLay());
+                // beside a young virgin other cells may be alive, but nobody knows
+                boolean rivals = phase.queen() == Queen.VIRGIN && phase.hasCells();
+                next.put(rivals ? Phase.queenless(phase.since()) : without, weight * (1 - MISSED_ONE));
+                next.put(phase, weight * MISSED_ONE);
+            }
         }
     }
 
-    private static void move(int at, Phase phase, double weight, double[] next, Status status, int days, Cells cells,
-            double share) {
-        Course.put(next, status, days, cells, weight * share);
-        next[at] += weight * (1 - share);
+    private void swarmed(Phase phase, double weight, Course.Sink next) {
+        boolean casting = phase.queen() == Queen.VIRGIN;
+        if (casting) {
+            next.put(Phase.virgin(1, phase.since(), true), weight);
+            return;
+        }
+        double left = 0.97;
+        for (int later = 0; later < AGE_WHEN_SWARMING.length; later++) {
+            next.put(Phase.queenlessWith(Cells.SWARM, clock.sealedAt() - 1 + later, 1),
+                    weight * left * AGE_WHEN_SWARMING[later]);
+        }
+        next.put(phase, weight * (1 - left));
+    }
+
+    private static void queenGiven(Phase phase, double weight, Course.Sink next) {
+        double accepted = switch (phase.queen()) {
+            case NONE -> phase.workersLay()
+                    ? ACCEPTED_AMONG_WORKERS
+                    : phase.hasCells() ? ACCEPTED_BESIDE_CELLS : QUEEN_ACCEPTED;
+            case VIRGIN, MATED, UNMATED, FAILING -> ACCEPTED_BESIDE_A_RIVAL;
+            case LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> 0;
+        };
+        next.put(Phase.of(Queen.GIVEN, 0, phase.since()), weight * accepted);
+        next.put(phase, weight * (1 - accepted));
+    }
+
+    private static void cellGiven(Phase phase, double weight, int age, Course.Sink next) {
+        switch (phase.queen()) {
+            case NONE -> {
+                boolean older = phase.hasCells() && phase.cellDays() >= age;
+                next.put(older
+                        ? phase
+                        : new Phase(Queen.NONE, phase.days(), Cells.GIVEN, age, phase.since(), phase.workersLay()),
+                        weight);
+            }
+            // torn down by the one that is there
+            case VIRGIN, MATED, UNMATED, FAILING, LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> next.put(phase, weight);
+        }
+    }
+
+    private static void virginGiven(Phase phase, double weight, Course.Sink next) {
+        double accepted = phase.queen() != Queen.NONE || phase.workersLay()
+                ? ACCEPTED_BESIDE_A_RIVAL
+                : phase.hasCells() ? ACCEPTED_BESIDE_CELLS : VIRGIN_ACCEPTED;
+        double each = phase.isQueenright() ? 0 : accepted / 3;
+        for (int age = 1; age <= 5; age += 2) {
+            next.put(Phase.virgin(age, phase.since(), false), weight * each);
+        }
+        next.put(phase, weight * (1 - 3 * each));
+    }
+
+    private static void broodGiven(Phase phase, double weight, Course.Sink next) {
+        int since = Math.min(phase.since(), GIFT_SINCE);
+        boolean settled = phase.queen() == Queen.TWO || phase.queen() == Queen.FAILING
+                || phase.queen() == Queen.LAYING && phase.days() >= Phase.SETTLED;
+        next.put(settled
+                ? phase
+                : new Phase(phase.queen(), phase.days(), phase.cells(), phase.cellDays(), since, phase.workersLay()),
+                weight);
+    }
+
+    private static Phase broodTaken(Phase phase) {
+        return switch (phase.queen()) {
+            case LAYING, TWO -> Phase.laying(0, Phase.GONE);
+            case FAILING -> phase;
+            case NONE -> new Phase(Queen.NONE, phase.days(), Cells.NONE, 0, Math.max(phase.since(), Phase.GONE),
+                    phase.workersLay());
+            case VIRGIN, MATED, UNMATED, CAGED, GIVEN, HIVED, RESTING ->
+                new Phase(phase.queen(), phase.days(), Cells.NONE, 0, Phase.GONE, phase.workersLay());
+        };
+    }
+
+    private static void cellsDestroyed(Phase phase, double weight, Course.Sink next) {
+        if (!phase.hasCells()) {
+            next.put(phase, weight);
+            return;
+        }
+        next.put(new Phase(phase.queen(), phase.days(), Cells.NONE, 0, phase.since(), phase.workersLay()),
+                weight * (1 - MISSED_CELL));
+        // what is overlooked is a young one
+        next.put(new Phase(phase.queen(), phase.days(), phase.cells(), Math.min(phase.cellDays(), 5), phase.since(),
+                phase.workersLay()), weight * MISSED_CELL);
     }
 }

@@ -11,40 +11,55 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.ToDoubleFunction;
+import java.util.TreeMap;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.brood.BroodProver;
 import vividcrown.core.reading.ColonyEvent;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
 
 /**
- * Judges the state of a colony by Bayes' rule over time.
+ * Judges what is in a hive by Bayes' rule over time.
  *
- * <p>Problem: readings on several days, some events, nine states that turn into each other. Method: a hidden Markov
- * chain whose hidden part is the state <em>with its days</em> ({@link Phase}), so that "no eggs" means something else
- * three days and three weeks after a queen was lost. From reading to reading the belief runs forward day by day
- * ({@link Course}), events move it ({@link Happenings}), and every reading weighs it.
+ * <p>Problem: readings on several days, some events, a queen and cells that come and go. Method: a hidden Markov chain whose
+ * hidden part is what is in the hive <em>with its days</em> ({@link Phase}), so that "no eggs" means something else three days
+ * and three weeks after a queen was lost. From reading to reading the belief runs forward day by day ({@link Course}), events
+ * move it ({@link Happenings}), and every reading weighs it ({@link Evidence}). All days come from the operation's figures.
  *
- * <p>Dependence between signs: brood stages are independent given the days of the phase, which say what ages of brood
- * there are. All that concerns queen cells is weighed together. Behaviour and similar signs that say the same thing
- * stand in one group of the table ({@link Likelihoods}), and of each group only the sign that tells most counts.
+ * <p>Dependence between signs: brood stages are independent given the days of the phase, which say what ages of brood there
+ * are. All that concerns queen cells is weighed together. Behaviour and similar signs that say the same thing stand in one
+ * group of the table ({@link Likelihoods}), and of each group only the sign that tells most counts; what bees did last week
+ * already tells half. Looks of one day are one look.
  *
- * <p>Cost: about 350 phases a day; a month is well under a millisecond.
+ * <p>Cost: some 6,000 phases, of which a few hundred are possible at a time; a season is a few milliseconds.
  */
 public final class Judge {
 
     /** What lies before the first fact no longer matters; what was long ago is not followed day by day. */
     private static final int DAYS_FOLLOWED = 150;
+    /** A test frame that nobody wrote down was given so many days before it was read. */
+    private static final int TEST_FRAME_DAYS = 4;
+    private static final int TEST_FRAME_AT_MOST_DAYS = 12;
 
     private final Assumptions assumptions;
     private final Season season;
+    private final Clock clock;
+    private final Evidence evidence;
+    private final Happenings happenings;
 
     public Judge(Assumptions assumptions, Season season) {
+        this(assumptions, season, Likelihoods.standard());
+    }
+
+    Judge(Assumptions assumptions, Season season, Likelihoods table) {
         this.assumptions = assumptions;
         this.season = season;
+        this.clock = new Clock(assumptions);
+        this.evidence = new Evidence(clock, table);
+        this.happenings = new Happenings(clock);
     }
 
     /**
@@ -61,47 +76,75 @@ public final class Judge {
     }
 
     private Verdict judge(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf, boolean lookAhead) {
-        List<Reading> looks = readings.stream()
+        List<Reading> looks = ofOneDay(readings.stream()
                 .filter(reading -> !reading.day().isAfter(asOf)
                         && reading.day().isAfter(asOf.minusDays(DAYS_FOLLOWED)))
-                .sorted(Comparator.comparing(Reading::day)).toList();
-        List<ColonyEvent> happened = events.stream()
+                .toList());
+        List<ColonyEvent> happened = withTestFrames(events.stream()
                 .filter(event -> !event.day().isAfter(asOf) && event.day().isAfter(asOf.minusDays(DAYS_FOLLOWED)))
-                .sorted(Comparator.comparing(ColonyEvent::day)).toList();
+                .sorted(Comparator.comparing(ColonyEvent::day)).toList(), looks);
         Walk walk = walk(looks, happened, asOf);
         Map<Status, Double> odds = walk.belief.odds();
         Status leading = odds.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-        return new Verdict(asOf, odds, leading, weighed(walk, leading),
-                lookAhead ? new LookAhead(season).best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
-                BroodProver.prove(readings, events, asOf, assumptions), kinds(walk.belief));
+        return new Verdict(asOf, odds, leading, lookAhead ? weighed(walk, leading) : List.of(),
+                lookAhead ? new LookAhead(assumptions, season).best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
+                BroodProver.prove(readings, events, asOf, assumptions), kinds(walk.belief),
+                Contents.of(walk.belief, asOf, clock, season, lookAhead));
     }
 
-    /** The belief on {@code asOf}, and the belief just before each reading. */
-    private record Walk(Belief belief, Map<Reading, Belief> before, List<ColonyEvent> events) {
+    /** Looks of one day are one look: what any of them saw was there, what none saw and some missed was not. */
+    private static List<Reading> ofOneDay(List<Reading> readings) {
+        Map<LocalDate, Reading> days = new TreeMap<>();
+        readings.forEach(reading -> days.merge(reading.day(), reading, Reading::and));
+        return List.copyOf(days.values());
+    }
+
+    /** Who reads a test frame has given one, though nobody wrote it down. */
+    private static List<ColonyEvent> withTestFrames(List<ColonyEvent> events, List<Reading> looks) {
+        List<ColonyEvent> all = new ArrayList<>(events);
+        for (Reading look : looks) {
+            boolean tells = look.saw(Sign.CELLS_ON_TEST_FRAME) || look.missed(Sign.CELLS_ON_TEST_FRAME);
+            LocalDate longest = look.day().minusDays(TEST_FRAME_AT_MOST_DAYS);
+            boolean written = all.stream().anyMatch(event -> event.kind() == EventKind.BROOD_GIVEN
+                    && event.day().isAfter(longest) && event.day().isBefore(look.day()));
+            if (tells && !written) {
+                all.add(new ColonyEvent(look.day().minusDays(TEST_FRAME_DAYS), EventKind.BROOD_GIVEN));
+            }
+        }
+        return all;
+    }
+
+    /** What was weighed before and after each reading. */
+    private record Weighing(Reading reading, Belief before, List<Evidence.Piece> pieces) {
+    }
+
+    private record Walk(Belief belief, List<Weighing> weighings) {
     }
 
     private Walk walk(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf) {
         LocalDate day = firstDay(readings, events).orElse(asOf);
-        Belief belief = Belief.before(day, season);
-        Map<Reading, Belief> before = new LinkedHashMap<>();
+        Belief belief = Prior.on(day, assumptions, season);
+        List<Weighing> weighings = new ArrayList<>();
+        List<Reading> earlier = new ArrayList<>();
         while (true) {
             // on one day what was seen comes before what was done about it
             for (Reading reading : readings) {
                 if (reading.day().equals(day)) {
-                    before.put(reading, belief);
-                    belief = belief.given(likelihood(reading, events));
-                    belief = reading.saw(Sign.CELLS_ON_TEST_FRAME) ? Happenings.cellsBegun(belief) : belief;
+                    List<Evidence.Piece> pieces = evidence.of(reading, earlier, events);
+                    weighings.add(new Weighing(reading, belief, pieces));
+                    belief = Evidence.weigh(belief, pieces);
+                    earlier.add(reading);
                 }
             }
             for (ColonyEvent event : events) {
                 if (event.day().equals(day)) {
-                    belief = Happenings.apply(belief, event.kind());
+                    belief = happenings.apply(belief, event);
                 }
             }
             if (!day.isBefore(asOf)) {
-                return new Walk(belief, before, events);
+                return new Walk(belief, weighings);
             }
-            belief = belief.dayLater(day, season);
+            belief = belief.dayLater(day, assumptions, season);
             day = day.plusDays(1);
         }
     }
@@ -130,113 +173,57 @@ public final class Judge {
         return days.stream().min(LocalDate::compareTo);
     }
 
-    /** How likely each phase makes all that this reading says. */
-    private ToDoubleFunction<Phase> likelihood(Reading reading, List<ColonyEvent> events) {
-        List<BroodEvidence.Look> brood = BroodEvidence.told(reading, events);
-        List<SignOdds> signs = strongest(reading);
-        double layShare = season.layShare(reading.day());
-        return phase -> {
-            double chance = BroodEvidence.chance(phase, reading, brood, layShare)
-                    * CellEvidence.chance(phase, reading);
-            for (SignOdds line : signs) {
-                chance *= line.chance(phase.status(), reading.saw(line.sign()));
-            }
-            return chance;
-        };
-    }
-
-    /** Of the signs told in each group the one that tells the states apart most. */
-    private static List<SignOdds> strongest(Reading reading) {
-        Map<SignOdds.Group, SignOdds> best = new EnumMap<>(SignOdds.Group.class);
-        for (SignOdds line : Likelihoods.table()) {
-            if (isTold(line, reading)) {
-                best.merge(line.group(), line, (one, other) -> spread(one, reading) >= spread(other, reading)
-                        ? one
-                        : other);
-            }
-        }
-        if (reading.saw(Sign.EGGS_SINGLE) && reading.saw(Sign.EGGS_SEVERAL)) {
-            best.put(SignOdds.Group.EGG_PATTERN, Likelihoods.EGGS_MIXED);
-        }
-        return List.copyOf(best.values());
-    }
-
-    /** An absence that follows from a more general absence says nothing of its own. */
-    private static boolean isTold(SignOdds line, Reading reading) {
-        if (reading.saw(line.sign())) {
-            // who saw a virgin has seen a queen, and that says nothing further
-            return Likelihoods.table().stream().noneMatch(other -> reading.saw(other.sign())
-                    && other.sign().general().contains(line.sign()) && other.group() == line.group());
-        }
-        boolean implied = line.sign().general().stream().anyMatch(reading::missed);
-        boolean ofEggs = line.group() == SignOdds.Group.EGG_PATTERN || line.group() == SignOdds.Group.EGG_WALLS;
-        boolean needsBrood = ofEggs && !reading.saw(Sign.EGGS);
-        return reading.missed(line.sign()) && !implied && !needsBrood;
-    }
-
-    /** How much further apart than any other the sign puts two states, in logarithms. */
-    private static double spread(SignOdds line, Reading reading) {
-        double least = Double.MAX_VALUE;
-        double most = 0;
-        for (Status status : Status.values()) {
-            double chance = line.chance(status, reading.saw(line.sign()));
-            least = Math.min(least, chance);
-            most = Math.max(most, chance);
-        }
-        return Math.log(most / least);
-    }
-
     // --- for and against ---------------------------------------------------------------------------------------------
 
     private List<Verdict.Weighed> weighed(Walk walk, Status leading) {
         List<Verdict.Weighed> weighed = new ArrayList<>();
-        walk.before.forEach((reading, before) -> {
-            for (BroodEvidence.Look look : BroodEvidence.told(reading, walk.events)) {
-                double layShare = season.layShare(reading.day());
-                weighed.add(weigh(before, reading, look.sign(), leading,
-                        phase -> BroodEvidence.chance(phase, reading, List.of(look), layShare),
-                        broodReason(look.sign())));
+        for (Weighing one : walk.weighings) {
+            Map<Status, Double> odds = one.before.odds();
+            for (Evidence.Piece piece : one.pieces) {
+                Reason reason = isBrood(piece)
+                        ? Reason.of(assumptions.worker().source(), "like.broodStage", piece.sign().sentence())
+                        : Reason.of(Source.COMMON_PRACTICE, "like." + piece.sign().name());
+                weighed.add(new Verdict.Weighed(one.reading, piece.sign(), one.reading.saw(piece.sign()),
+                        factor(one.before, odds, piece, leading), reason));
             }
-            if (CellEvidence.isTold(reading)) {
-                weighed.add(weigh(before, reading, Sign.QUEEN_CELLS, leading,
-                        phase -> CellEvidence.chance(phase, reading),
-                        Reason.of(Source.COMMON_PRACTICE, "like.QUEEN_CELLS")));
-            }
-            for (SignOdds line : strongest(reading)) {
-                weighed.add(weigh(before, reading, line.sign(), leading,
-                        phase -> line.chance(phase.status(), reading.saw(line.sign())),
-                        Reason.of(Source.COMMON_PRACTICE, "like." + line.sign().name())));
-            }
-        });
-        weighed.sort(Comparator.comparingDouble((Verdict.Weighed one) -> Math.abs(Math.log(one.factor())))
-                .reversed());
+        }
+        weighed.sort(Comparator.comparingDouble((Verdict.Weighed one) -> Math.abs(Math.log(one.factor()))).reversed());
         return weighed;
     }
 
-    private Reason broodReason(Sign sign) {
-        return Reason.of(assumptions.worker().source(), "like.broodStage", sign.sentence());
+    private static boolean isBrood(Evidence.Piece piece) {
+        return !piece.perState()
+                && Likelihoods.standard().lines().stream().noneMatch(line -> line.sign() == piece.sign())
+                && piece.sign() != Sign.QUEEN_CELLS;
     }
 
-    private static Verdict.Weighed weigh(Belief before, Reading reading, Sign sign, Status leading,
-            ToDoubleFunction<Phase> likelihood, Reason reason) {
-        double share = Objects.requireNonNull(before.odds().get(leading));
-        double joint = before.chanceOf(phase -> phase.status() == leading ? likelihood.applyAsDouble(phase) : 0);
-        double all = before.chanceOf(likelihood);
-        double among = share > 0 ? joint / share : all;
-        double elsewhere = share < 1 ? (all - joint) / (1 - share) : all;
-        double factor = elsewhere <= 0 ? 1e6 : Math.clamp(among / elsewhere, 1e-6, 1e6);
-        return new Verdict.Weighed(reading, sign, reading.saw(sign), factor, reason);
+    private static double factor(Belief before, Map<Status, Double> odds, Evidence.Piece piece, Status leading) {
+        double share = Objects.requireNonNull(odds.get(leading));
+        double[] joint = before.jointly(piece.likelihood());
+        double all = 0;
+        for (double one : joint) {
+            all += one;
+        }
+        double mine = joint[leading.ordinal()];
+        double among = share > 0 ? mine / share : all;
+        double elsewhere = share < 1 ? (all - mine) / (1 - share) : all;
+        return elsewhere <= 0 ? 1e6 : Math.clamp(among / elsewhere, 1e-6, 1e6);
     }
 
     private static Map<Verdict.CellKind, Double> kinds(Belief belief) {
-        Map<Phase.Cells, Double> kinds = belief.cellKinds();
-        double all = kinds.values().stream().mapToDouble(Double::doubleValue).sum();
-        Map<Verdict.CellKind, Double> odds = new EnumMap<>(Verdict.CellKind.class);
-        if (all > 0) {
-            for (Verdict.CellKind kind : Verdict.CellKind.values()) {
-                odds.put(kind, kinds.getOrDefault(Phase.Cells.valueOf(kind.name()), 0.0) / all);
-            }
+        Map<Verdict.CellKind, Double> kinds = new EnumMap<>(Verdict.CellKind.class);
+        double all = 0;
+        for (Verdict.CellKind kind : Verdict.CellKind.values()) {
+            Likelihood of = (_, phase) -> phase.queen() != Phase.Queen.VIRGIN
+                    && phase.cells().name().equals(kind.name()) ? 1 : 0;
+            double chance = belief.chanceOf(of);
+            kinds.put(kind, chance);
+            all += chance;
         }
-        return odds;
+        double sum = all;
+        return sum > 0
+                ? kinds.entrySet().stream().collect(java.util.stream.Collectors.toMap(Map.Entry::getKey,
+                        one -> one.getValue() / sum, (one, _) -> one, LinkedHashMap::new))
+                : Map.of();
     }
 }

@@ -1,62 +1,78 @@
 package vividcrown.core.judgement;
 
 import java.time.LocalDate;
-import java.util.EnumMap;
-import java.util.Map;
+import vividcrown.core.climate.Climate;
+import vividcrown.core.climate.ClimateOfPlace;
+import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.time.Monthly;
 
 /**
- * The time of year as bees have it. Common practice for a temperate climate; half a year apart south of the equator.
+ * The time of year as bees have it at a place. Common practice for a temperate climate, turned by half a year south of the
+ * equator, and moved by how warm the place is: the swarm season comes with the first afternoons fit to fly, drones go with
+ * the last, and laying rests only where it is cold.
  *
  * @param southern the place lies south of the equator
+ * @param climate how often an afternoon there is fit for flight
  */
-public record Season(boolean southern) {
+public record Season(boolean southern, MatingClimate climate) {
 
     public static final Season NORTHERN = new Season(false);
 
-    private static final double[] LAY_SHARE = {0.3, 0.65, 0.92, 0.995, 0.999, 0.999, 0.998, 0.995, 0.992, 0.9, 0.5,
-            0.3};
-    private static final double[] SWARM_SHARE = {0, 0, 0.0005, 0.003, 0.007, 0.006, 0.003, 0.001, 0.0004, 0, 0, 0};
+    /** Share of colonies with a mated queen that have brood, in an upland valley of the northern half. */
+    private static final double[] LAY_SHARE = {0.3, 0.65, 0.92, 0.99, 0.998, 0.998, 0.998, 0.995, 0.985, 0.9, 0.5, 0.3};
+    /** Swarm cells begun a day by a strong colony at the height of the season. */
+    private static final double SWARM_AT_ITS_HEIGHT = 0.0075;
+    private static final double SWARM_SEASON_FROM = 0.0024;
+    /** By so much the odds of laying rise with each degree that a place is warmer than the upland valley. */
+    private static final double ODDS_A_DEGREE = 0.35;
+    private static final int HALF_YEAR_MONTHS = 6;
+    private static final int MONTH_DAYS = 30;
+    private static final double DRONES_FLY_FROM = 0.08;
 
-    /** Month as in the northern half of the world, from 1. */
-    private int month(LocalDate day) {
-        return southern ? Math.floorMod(day.getMonthValue() + 5, 12) + 1 : day.getMonthValue();
+    /** Of an upland valley near 46° N, or as far south. */
+    public Season(boolean southern) {
+        this(southern, uplandClimate(southern));
     }
 
-    /** Share of colonies with a laying queen that have brood at this time. */
+    /** Of a place of which only the half of the world is known. */
+    public static MatingClimate uplandClimate(boolean southern) {
+        return southern
+                ? day -> MatingClimate.UPLAND_46_NORTH.fitAfternoon(day.plusMonths(HALF_YEAR_MONTHS))
+                : MatingClimate.UPLAND_46_NORTH;
+    }
+
+    /** The day of the northern year that it is like. */
+    private LocalDate asInTheNorth(LocalDate day) {
+        return southern ? day.plusMonths(HALF_YEAR_MONTHS) : day;
+    }
+
+    /** Share of colonies with a mated queen that have brood at this time; it tapers over weeks and stops on no date. */
     double layShare(LocalDate day) {
-        return LAY_SHARE[month(day) - 1];
+        double upland = new Monthly(java.util.Arrays.stream(LAY_SHARE).boxed().toList()).on(asInTheNorth(day));
+        double warmer = climate instanceof ClimateOfPlace place ? degreesWarmer(place, day) : 0;
+        double odds = upland / (1 - upland) * Math.exp(ODDS_A_DEGREE * warmer);
+        return odds / (1 + odds);
     }
 
-    /** Chance a day that a strong colony begins swarm cells. */
+    private double degreesWarmer(ClimateOfPlace place, LocalDate day) {
+        return place.usualHigh(day) - new Monthly(Climate.UPLAND.highs()).on(asInTheNorth(day));
+    }
+
+    /** Chance a day that a strong colony begins swarm cells: with rising warmth, hardly once it falls. */
     double swarmShare(LocalDate day) {
-        return SWARM_SHARE[month(day) - 1];
+        double fit = climate.fitAfternoon(day);
+        double rising = climate.fitAfternoon(day.plusDays(MONTH_DAYS))
+                - climate.fitAfternoon(day.minusDays(MONTH_DAYS));
+        return SWARM_AT_ITS_HEIGHT * Math.min(1, fit / 0.4) * Math.clamp(0.4 + 1.9 * rising, 0.1, 1);
     }
 
     /** Whether colonies swarm at this time, so that weekly looks are due. */
     public boolean isSwarmSeason(LocalDate day) {
-        return swarmShare(day) >= 0.003;
+        return swarmShare(day) >= SWARM_SEASON_FROM;
     }
 
     /** Whether drones for mating can be counted on. */
     public boolean hasDrones(LocalDate day) {
-        int month = month(day);
-        return month >= 4 && month <= 9;
-    }
-
-    /** What is thought of any colony before anything is known of it. */
-    Map<Status, Double> prior(LocalDate day) {
-        Map<Status, Double> prior = new EnumMap<>(Status.class);
-        boolean rearing = hasDrones(day);
-        prior.put(Status.CELLS, 0.01 + 8 * swarmShare(day));
-        prior.put(Status.JUST_SWARMED, 0.002 + 1.5 * swarmShare(day));
-        prior.put(Status.VIRGIN, rearing ? 0.05 : 0.012);
-        prior.put(Status.DRONE_LAYER, 0.018);
-        prior.put(Status.LAYING_WORKERS, 0.014);
-        prior.put(Status.HOPELESSLY_QUEENLESS, 0.02);
-        prior.put(Status.TWO_QUEENS, 0.008);
-        prior.put(Status.RECENTLY_QUEENLESS, 0.012);
-        double others = prior.values().stream().mapToDouble(Double::doubleValue).sum();
-        prior.put(Status.LAYING_QUEEN, 1 - others);
-        return prior;
+        return climate.fitAfternoon(day) >= DRONES_FLY_FROM;
     }
 }

@@ -8,6 +8,8 @@ public enum EventKind {
     QUEEN_REMOVED,
     /** A split left this part without the queen. */
     SPLIT_WITHOUT_QUEEN,
+    /** A split left this part without the queen, and without eggs and larvae. */
+    SPLIT_WITHOUT_EGGS,
     /** A split left the queen in this part. */
     SPLIT_WITH_QUEEN,
     /** The prime swarm left with the old queen. */

@@ -1,6 +1,7 @@
 package vividcrown.core.reading;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
@@ -72,9 +73,24 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         return without(missing.toArray(Sign[]::new));
     }
 
+    /** Two looks of one day: what either saw was there; what one missed was not there unless the other saw it. */
+    public Reading and(Reading other) {
+        EnumSet<Sign> there = EnumSet.noneOf(Sign.class);
+        there.addAll(seen);
+        there.addAll(other.seen);
+        EnumSet<Sign> missing = EnumSet.noneOf(Sign.class);
+        missing.addAll(absent);
+        missing.addAll(other.absent);
+        missing.removeIf(sign -> sign.downwards().stream().anyMatch(there::contains));
+        List<CellsSeen> all = new ArrayList<>(cells);
+        other.cells.stream().filter(cell -> !cells.contains(cell)).forEach(all::add);
+        missing.removeIf(sign -> sign == Sign.QUEEN_CELLS && all.stream().anyMatch(cell -> cell.look().isAlive()));
+        return new Reading(day, there, missing, all);
+    }
+
     /** The same reading with these cells. */
     public Reading with(CellLook look, CombPlace place, int count) {
-        List<CellsSeen> all = new java.util.ArrayList<>(cells);
+        List<CellsSeen> all = new ArrayList<>(cells);
         all.add(new CellsSeen(look, place, count));
         return new Reading(day, seen, absent, all);
     }

@@ -33,12 +33,22 @@ public enum Sign {
     SEALED_WORKER_SOLID(SEALED_WORKER),
     /** Worker brood with many gaps; not the ring of cells between two cycles. */
     SEALED_WORKER_SPOTTY(SEALED_WORKER),
+    /** A patch that was sealed within a day or two. */
+    SEALED_JUST(SEALED_WORKER),
+    /** A ring of sealed brood around an emptied middle: between two cycles, not spotty. */
+    SEALED_RING(SEALED_WORKER),
+    /** More sealed worker brood than at the last look. */
+    SEALED_MORE(SEALED_WORKER),
     /** Domed caps, anywhere. */
     SEALED_DRONE(SEALED_BROOD),
     /** Domed caps in drone comb, as in every strong colony in season. */
     SEALED_DRONE_IN_DRONE_COMB(SEALED_DRONE),
     /** Domed or bullet caps scattered in worker comb. */
     SEALED_DRONE_SCATTERED(SEALED_DRONE),
+    /** Drones in their cells with purple eyes: they come out within about a week. */
+    DRONES_PURPLE_EYED(SEALED_DRONE),
+    /** Young drones biting through their caps. */
+    DRONES_EMERGING(SEALED_DRONE),
     /** Young workers biting through their caps. */
     EMERGING_WORKERS(SEALED_BROOD),
     // --- the comb
@@ -52,6 +62,18 @@ public enum Sign {
     QUEEN_UNMARKED(QUEEN),
     /** Small, quick, unmarked: a virgin by her looks. */
     VIRGIN(QUEEN), TWO_QUEENS(QUEEN),
+    /** She dips her belly into a cell. */
+    QUEEN_DIPPING(QUEEN),
+    /** Bees stand around her and feed her. */
+    QUEEN_ATTENDED(QUEEN),
+    /** Her belly is long and full, as of one who lays. */
+    QUEEN_BELLY_LARGE(QUEEN),
+    /** Her belly is short: a virgin, one that slims to swarm, or one that stopped. */
+    QUEEN_BELLY_SMALL(QUEEN),
+    /** What a drone leaves hanging at her. */
+    MATING_SIGN(QUEEN),
+    /** She was hurt when she was handled. */
+    QUEEN_HURT(QUEEN),
     /** Queen cells with something in them, whatever their stage; empty cups are {@link #CUPS}. */
     QUEEN_CELLS, CUPS,
     /** Cells on the test frame that was given. */
@@ -69,6 +91,12 @@ public enum Sign {
     DRONES_LATE,
     /** Shiny old bees, hardly a young one. */
     BEES_OLD,
+    /** It is hot: they hang out for air. */
+    HEAT,
+    /** Much smoke was used: she runs, and a search fails more easily. */
+    SMOKED_HEAVILY,
+    /** Every frame was searched twice. */
+    SEARCHED_TWICE,
     /** Many downy young bees. */
     BEES_YOUNG, FEW_BEES, FEED_TAKEN, FEED_UNTOUCHED, FIGHTING, DEAD_BEES, ROBBING,
     // --- what must stop the work

@@ -37,7 +37,9 @@ class AdvisorTest {
         List<Option> options = advice(Set.of(), layingWorkers(JUN_10)).options();
         assertThat(options).extracting(Option::action).contains(Action.SHAKE_OUT, Action.SHAKE_OUT_FOR_A_NUC,
                 Action.BROOD_WEEKLY, Action.BROOD_THEN_QUEEN, Action.UNITE, Action.GIVE_QUEEN, Action.GIVE_CELL);
-        assertThat(options.getLast().action()).isIn(Action.GIVE_QUEEN, Action.GIVE_CELL);
+        assertThat(
+                options.stream().map(Option::action).filter(action -> action != Action.LOOK_AGAIN).toList().getLast())
+                .isIn(Action.GIVE_QUEEN, Action.GIVE_CELL);
         assertThat(options).isSortedAccordingTo((a, b) -> Double.compare(b.value(), a.value()));
     }
 
@@ -80,15 +82,19 @@ class AdvisorTest {
         Option bought = new Advisor(Assumptions.standard(), MatingClimate.UPLAND_46_NORTH, Set.of())
                 .advise(verdict, List.of(reading)).options().stream()
                 .filter(option -> option.action() == Action.GIVE_QUEEN).findFirst().orElseThrow();
-        assertThat(bought.odds()).isEqualTo(0.5);
+        assertThat(bought.odds()).isBetween(0.45, 0.52);
     }
 
     @Test
     void late_in_the_year_a_virgin_is_a_gamble_and_uniting_leads() {
         LocalDate september = LocalDate.of(2026, 9, 20);
         Advice advice = advice(Set.of(), Reading.of(september).without(Sign.BROOD, Sign.QUEEN_CELLS));
-        assertThat(advice.options().getFirst().action()).isEqualTo(Action.UNITE);
-        assertThat(advice.decideBy()).isPresent();
+        // a queen may rest in there: looked for once more, then united; nothing that rests on a virgin
+        assertThat(advice.options().getFirst().action()).isIn(Action.LOOK_AGAIN, Action.UNITE);
+        assertThat(advice.decide().orElseThrow()).satisfies(decision -> {
+            assertThat(decision.tooLate()).isTrue();
+            assertThat(decision.by()).isEqualTo(september);
+        });
         MatingChance chance = new MatingChance(MatingClimate.UPLAND_46_NORTH);
         assertThat(chance.isSensible(september)).isFalse();
         assertThat(chance.of(JUN_10)).isGreaterThan(0.99);

@@ -16,6 +16,7 @@ import vividcrown.core.reason.Sentence;
 class ByHandTest {
 
     private static final LocalDate JUN_10 = LocalDate.of(2026, 6, 10);
+    private static final Map<Status, Double> PRIOR = Prior.on(JUN_10, Assumptions.standard(), Season.NORTHERN).odds();
     private static final Offset<Double> EXACT = Offset.offset(1e-9);
 
     private static Map<Status, Double> odds(Reading reading) {
@@ -24,21 +25,26 @@ class ByHandTest {
 
     /** posterior = prior × chance of the sign ÷ sum over the nine states. */
     private static void assertBayes(Map<Status, Double> posterior, Sign sign, boolean seen) {
-        Map<Status, Double> prior = Season.NORTHERN.prior(JUN_10);
-        SignOdds line = Likelihoods.of(sign).orElseThrow();
+        Map<Status, Double> prior = PRIOR;
+        SignOdds line = Likelihoods.standard().of(sign);
         double sum = 0;
         for (Status status : Status.values()) {
             sum += prior.get(status) * line.chance(status, seen);
         }
         for (Status status : Status.values()) {
             assertThat(posterior.get(status)).as("%s given %s", status, sign)
-                    .isCloseTo(prior.get(status) * line.chance(status, seen) / sum, EXACT);
+                    .isCloseTo(orSlip(prior.get(status) * line.chance(status, seen) / sum, prior.get(status)), EXACT);
         }
+    }
+
+    /** One reading in some hundreds is a slip, and tells nothing. */
+    private static double orSlip(double posterior, double prior) {
+        return (1 - Evidence.SLIP) * posterior + Evidence.SLIP * prior;
     }
 
     @Test
     void one_sign_seen_or_absent() {
-        for (Sign sign : List.of(Sign.MOANING, Sign.POLISHED_CELLS, Sign.BEES_OLD, Sign.QUEEN)) {
+        for (Sign sign : List.of(Sign.MOANING, Sign.POLISHED_CELLS, Sign.BEES_OLD)) {
             assertBayes(odds(Reading.of(JUN_10, sign)), sign, true);
             assertBayes(odds(Reading.of(JUN_10).without(sign)), sign, false);
         }
@@ -53,9 +59,9 @@ class ByHandTest {
     /** Signs of different groups are independent given the state: their chances multiply. */
     @Test
     void signs_of_different_groups_multiply() {
-        Map<Status, Double> prior = Season.NORTHERN.prior(JUN_10);
-        SignOdds moaning = Likelihoods.of(Sign.MOANING).orElseThrow();
-        SignOdds old = Likelihoods.of(Sign.BEES_OLD).orElseThrow();
+        Map<Status, Double> prior = PRIOR;
+        SignOdds moaning = Likelihoods.standard().of(Sign.MOANING);
+        SignOdds old = Likelihoods.standard().of(Sign.BEES_OLD);
         double sum = 0;
         for (Status status : Status.values()) {
             sum += prior.get(status) * moaning.chance(status, true) * old.chance(status, true);
@@ -63,12 +69,12 @@ class ByHandTest {
         double byHand = prior.get(Status.LAYING_WORKERS) * moaning.chance(Status.LAYING_WORKERS, true)
                 * old.chance(Status.LAYING_WORKERS, true) / sum;
         assertThat(odds(Reading.of(JUN_10, Sign.MOANING, Sign.BEES_OLD)).get(Status.LAYING_WORKERS))
-                .isCloseTo(byHand, EXACT);
+                .isCloseTo(orSlip(byHand, PRIOR.get(Status.LAYING_WORKERS)), EXACT);
     }
 
     @Test
     void every_line_of_the_table_says_something_of_every_state() {
-        assertThat(Likelihoods.table()).hasSizeGreaterThan(20)
+        assertThat(Likelihoods.standard().lines()).hasSizeGreaterThan(20)
                 .allSatisfy(line -> {
                     assertThat(line.seen()).hasSize(Status.values().length);
                     assertThat(Sentence.of("like." + line.sign().name()).toString()).as("its reason").isNotBlank();
@@ -78,9 +84,9 @@ class ByHandTest {
     /** A colony left alone is always in exactly one state: chances go on to sum to one. */
     @Test
     void chances_are_kept_over_the_days() {
-        Belief belief = Belief.before(JUN_10, Season.NORTHERN);
+        Belief belief = Prior.on(JUN_10, Assumptions.standard(), Season.NORTHERN);
         for (int day = 0; day < 120; day++) {
-            belief = belief.dayLater(JUN_10.plusDays(day), Season.NORTHERN);
+            belief = belief.dayLater(JUN_10.plusDays(day), Assumptions.standard(), Season.NORTHERN);
         }
         assertThat(belief.odds().values().stream().mapToDouble(Double::doubleValue).sum()).isCloseTo(1, EXACT);
     }

@@ -43,7 +43,7 @@ class ColonyJudge {
     }
 
     static Season season(Yard yard) {
-        return new Season(yard.isSouthern());
+        return new Season(yard.isSouthern(), yard.climateOfPlace());
     }
 
     private MatingClimate climate(Yard yard) {

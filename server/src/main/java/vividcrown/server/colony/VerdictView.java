@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.BestLook;
+import vividcrown.core.judgement.Contents;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
@@ -23,12 +24,54 @@ import vividcrown.server.wire.SpanView;
  * @param signs what speaks for (factor above 1) and against (below 1) the leading state, the strongest first
  * @param settle which look or test would settle it best
  * @param cellKind chance of each kind of queen cells, if there are any
+ * @param who who is there, in words
+ * @param underWay what is under way, in words
+ * @param contents odds of each part of what is in the hive, and the days that follow
  * @param decideBy the day by which to decide, where a young queen must still mate
+ * @param decide the same with both outcomes
  * @param stop reasons to stop and move nothing
  */
-public record VerdictView(LocalDate asOf, Status leading, String text, List<OddsView> odds, List<SignView> signs,
+public record VerdictView(LocalDate asOf, Status leading, String text, String who, String underWay,
+        ContentsView contents, List<OddsView> odds, List<SignView> signs,
         List<LookView> settle, Map<Verdict.CellKind, Double> cellKind, List<OptionView> options,
-        List<ReasonView> stop, @Nullable LocalDate decideBy, ProofView proof) {
+        List<ReasonView> stop, @Nullable LocalDate decideBy, @Nullable DecisionView decide, ProofView proof) {
+
+    /**
+     * @param queen odds of the queen, together 1
+     * @param cells odds of queen cells by why they are there, together 1
+     * @param workersLay chance that workers lay
+     * @param cellsSealed when the oldest cell is sealed, where one is likely and open
+     * @param swarmLeaves when the swarm leaves, where one is likely
+     * @param virginEmerges when the virgin comes out, where cells are likely
+     * @param firstEggs when a young queen on the way or out begins to lay, where she is likely; of those who will
+     * @param ownWorkers when her first workers come out
+     * @param layingBy of such colonies, the share in which a young queen lays after so many days
+     */
+    public record ContentsView(Map<Contents.QueenIs, Double> queen, Map<Contents.CellsAre, Double> cells,
+            double workersLay,
+            @Nullable SpanView cellsSealed, @Nullable SpanView swarmLeaves, @Nullable SpanView virginEmerges,
+            @Nullable SpanView firstEggs, @Nullable SpanView ownWorkers, Map<Integer, Double> layingBy) {
+
+        static ContentsView of(Contents contents) {
+            return new ContentsView(contents.queen(), contents.cells(), contents.workersLay(),
+                    contents.sealed().map(SpanView::of).orElse(null), contents.swarms().map(SpanView::of).orElse(null),
+                    contents.emerges().map(SpanView::of).orElse(null),
+                    contents.firstEggs().map(SpanView::of).orElse(null),
+                    contents.ownWorkers().map(SpanView::of).orElse(null), contents.layingBy());
+        }
+    }
+
+    /**
+     * @param tooLate no virgin mates any more this season
+     * @param ifSo what is done if a young queen lays by then
+     * @param ifNot what is done if none does
+     */
+    public record DecisionView(LocalDate by, boolean tooLate, String ifSo, String ifNot) {
+        static DecisionView of(Advice.Decision decision) {
+            return new DecisionView(decision.by(), decision.tooLate(), decision.ifSo().toString(),
+                    decision.ifNot().toString());
+        }
+    }
 
     public record OddsView(Status state, String text, double chance) {
     }
@@ -56,12 +99,20 @@ public record VerdictView(LocalDate asOf, Status leading, String text, List<Odds
 
     /**
      * @param odds chance that the bees end up under a sound laying queen
+     * @param value what ranks it: odds over all that may be in the hive, less what it costs, in parts of a colony
+     * @param cost what it costs in bees, queens, work and a colony given up, in parts of a colony
      * @param ownSchool the operation prefers it
      * @param lastSensible last day on which to begin
+     * @param gates what must be true first
+     * @param risk what would be lost if something else is in there
      */
-    public record OptionView(Action action, String text, double odds, boolean ownSchool,
-            @Nullable LocalDate lastSensible, String needs, String beware, List<FollowUpView> followUps,
-            List<CautionText> cautions, List<ReasonView> reasons) {
+    public record OptionView(Action action, String text, double odds, double value, double cost, boolean ownSchool,
+            @Nullable LocalDate lastSensible, String needs, String beware, List<GateView> gates, @Nullable String risk,
+            List<FollowUpView> followUps, List<CautionText> cautions, List<ReasonView> reasons) {
+    }
+
+    /** @param open it is known to be so */
+    public record GateView(String text, boolean open) {
     }
 
     /** @param shut leave it shut on these days */
@@ -81,10 +132,13 @@ public record VerdictView(LocalDate asOf, Status leading, String text, List<Odds
         List<OddsView> odds = verdict.odds().entrySet().stream()
                 .sorted(Map.Entry.<Status, Double>comparingByValue(Comparator.reverseOrder()))
                 .map(one -> new OddsView(one.getKey(), one.getKey().sentence().toString(), one.getValue())).toList();
-        return new VerdictView(verdict.asOf(), verdict.leading(), verdict.leading().sentence().toString(), odds,
+        return new VerdictView(verdict.asOf(), verdict.leading(), verdict.leading().sentence().toString(),
+                verdict.contents().who().toString(), verdict.contents().underWay().toString(),
+                ContentsView.of(verdict.contents()), odds,
                 ProofView.each(verdict.signs(), VerdictView::sign), ProofView.each(verdict.settle(), VerdictView::look),
                 verdict.cellKind(), ProofView.each(advice.options(), VerdictView::option),
-                ReasonView.of(advice.stop()), advice.decideBy().orElse(null), ProofView.of(verdict.proof()));
+                ReasonView.of(advice.stop()), advice.decideBy().orElse(null),
+                advice.decide().map(DecisionView::of).orElse(null), ProofView.of(verdict.proof()));
     }
 
     private static SignView sign(Verdict.Weighed weighed) {
@@ -102,9 +156,11 @@ public record VerdictView(LocalDate asOf, Status leading, String text, List<Odds
     }
 
     private static OptionView option(Option option) {
-        return new OptionView(option.action(), option.action().sentence().toString(), option.odds(),
-                option.ownSchool(), option.lastSensible().orElse(null), option.action().needs().toString(),
-                option.action().beware().toString(), ProofView.each(option.followUps(), FollowUpView::of),
+        return new OptionView(option.action(), option.action().sentence().toString(), option.odds(), option.value(),
+                option.cost(), option.ownSchool(), option.lastSensible().orElse(null),
+                option.action().needs().toString(), option.action().beware().toString(),
+                ProofView.each(option.gates(), one -> new GateView(one.gate().toString(), one.open())),
+                option.risk().map(Object::toString).orElse(null), ProofView.each(option.followUps(), FollowUpView::of),
                 ProofView.each(option.cautions(), one -> new CautionText(one, one.sentence().toString())),
                 ReasonView.of(option.reasons()));
     }

@@ -22,6 +22,7 @@ import vividcrown.core.judgement.Judge;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
@@ -69,9 +70,10 @@ class ColonyReckonController {
         }
     }
 
-    record EventInput(@NotNull LocalDate day, @NotNull EventKind what) {
+    /** @param cell how far a cell that was given had come; a ripe one if left out */
+    record EventInput(@NotNull LocalDate day, @NotNull EventKind what, @Nullable CellLook cell) {
         private ColonyEvent event() {
-            return new ColonyEvent(day, what);
+            return new ColonyEvent(day, what, Optional.ofNullable(cell));
         }
     }
 
@@ -87,8 +89,8 @@ class ColonyReckonController {
 
     /**
      * @param southern the place lies south of the equator
-     * @param fitAfternoonsByMonth twelve chances, January first, of an afternoon fit for mating; an upland valley at 46° N
-     *        if left out
+     * @param fitAfternoonsByMonth twelve chances, January first, of an afternoon fit for mating; an upland valley at 46° N,
+     *        or 46° S, if left out
      * @param preferred actions that the asker's school prefers; they are put first
      */
     record JudgementRequest(@Nullable LocalDate today,
@@ -135,9 +137,9 @@ class ColonyReckonController {
             queenlessness open and proposes a test frame.""")
     VerdictView judgement(@Valid @RequestBody JudgementRequest asked) {
         Facts facts = facts(asked.today(), asked.readings(), asked.events(), asked.figures(), List.of());
-        Verdict verdict = new Judge(facts.assumptions(), season(asked.southern())).judge(facts.readings(),
-                facts.events(), facts.today());
-        return VerdictView.of(verdict, new Advisor(facts.assumptions(), climate(asked), preferred(asked))
+        Season season = new Season(Boolean.TRUE.equals(asked.southern()), climate(asked));
+        Verdict verdict = new Judge(facts.assumptions(), season).judge(facts.readings(), facts.events(), facts.today());
+        return VerdictView.of(verdict, new Advisor(facts.assumptions(), season.climate(), preferred(asked))
                 .advise(verdict, facts.readings()));
     }
 
@@ -166,7 +168,7 @@ class ColonyReckonController {
 
     private static MatingClimate climate(JudgementRequest asked) {
         if (asked.fitAfternoonsByMonth() == null) {
-            return MatingClimate.UPLAND_46_NORTH;
+            return Season.uplandClimate(Boolean.TRUE.equals(asked.southern()));
         }
         try {
             return MatingClimate.byMonth(asked.fitAfternoonsByMonth());

@@ -1,0 +1,56 @@
+package vividcrown.core.judgement.act;
+
+import java.util.List;
+import java.util.Set;
+import vividcrown.core.judgement.Action;
+import vividcrown.core.judgement.Case;
+import vividcrown.core.judgement.Option;
+import vividcrown.core.time.DaySpan;
+
+/** Open brood every week for three weeks, then a queen or what they raise. */
+final class BroodWeekly implements Act {
+
+    @Override
+    public Action action() {
+        return Action.BROOD_WEEKLY;
+    }
+
+    @Override
+    public double worth(Case in, Circumstances at) {
+        return switch (in) {
+            case LAYING, TWO_QUEENS, KEPT -> 0.95;
+            case MATED -> 0.93;
+            case SUPERSEDING -> 0.88;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.48;
+            case SWARMED, EMERGENCY_CELLS -> at.orSaved(0.85 * at.lays(6));
+            case CELL_GIVEN -> at.orSaved(at.fromCell());
+            case VIRGIN_IN_TIME -> at.orSaved(at.lays(0));
+            case VIRGIN_LATE -> at.orSaved(0.5 * at.lays(0));
+            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(at.raises());
+            case FAILING, UNMATED -> 0.3;
+            case LAYING_WORKERS -> 0.55;
+        };
+    }
+
+    @Override
+    public double cost() {
+        return 0.09;
+    }
+
+    @Override
+    public boolean movesFrames() {
+        return true;
+    }
+
+    @Override
+    public Set<Gate> gates() {
+        return Set.of(Gate.NO_DISEASE);
+    }
+
+    @Override
+    public List<Option.FollowUp> followUps(Circumstances at) {
+        return List.of(Act.look(DaySpan.ofDays(7).from(at.today()), "testFrame"),
+                Act.look(DaySpan.ofDays(14).from(at.today()), "testFrame"),
+                Act.look(DaySpan.ofDays(21).from(at.today()), "testFrame"));
+    }
+}
