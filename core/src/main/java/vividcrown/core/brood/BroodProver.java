@@ -100,7 +100,7 @@ public final class BroodProver {
                 lastEgg.map(last -> last.plus(assumptions.worker().sealed())), lastWorker, lastDrone,
                 lastEgg.map(last -> last.plus(DaySpan.ofDays(emergency.noNewCellsAfter()))), cells,
                 queenlessSince.flatMap(Until::bounded).map(this::emergency), next,
-                broodless(lastWorker, next), clashes, reasons);
+                broodless(lastBrood(lastWorker, lastDrone), next), clashes, reasons);
     }
 
     // --- sights ------------------------------------------------------------------------------------------------------
@@ -412,6 +412,14 @@ public final class BroodProver {
                 emergency.fromOldestLarva(lost.earliest()).span(emergency.fromOldestLarva(lost.latest())),
                 emergency.fromDayOldLarva(lost.earliest()).span(emergency.fromDayOldLarva(lost.latest())),
                 emergency.fromEgg(lost.earliest()).span(emergency.fromEgg(lost.latest())));
+    }
+
+    /** Where drone brood was seen since, mites sit in it for three days longer. */
+    private Optional<Until> lastBrood(Optional<Until> lastWorker, Optional<Until> lastDrone) {
+        boolean drones = lastWorker.isPresent() && readings.stream().anyMatch(reading -> reading.saw(Sign.SEALED_DRONE)
+                && reading.day()
+                        .isAfter(lastWorker.get().latest().minusDays(assumptions.drone().emerges().latestDay() * 2L)));
+        return drones ? lastDrone : lastWorker;
     }
 
     /** From the last worker's emergence to the day before the next queen's brood can be sealed. */

@@ -111,7 +111,12 @@ final class LayingDays {
     private void ruleOutByEvent(int index, ColonyEvent event) {
         Set<Fact> fact = Set.of(new Fact.Happened(index, event.day(), event.kind()));
         switch (event.kind()) {
-            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS ->
+            case SPLIT_WITHOUT_EGGS -> {
+                // what is sealed came along, what is open did not
+                ruleOut(event.day().minusDays(ages.oldest(BroodStage.OLD_LARVA) - 1L), event.day().plusDays(1), fact);
+                ruleOut(event.day().plusDays(1), resumes(event.day(), rearingEarliest + firstEggsEarliest), fact);
+            }
+            case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN ->
                 ruleOut(event.day().plusDays(1), resumes(event.day(), rearingEarliest + firstEggsEarliest), fact);
             // a prime swarm leaves sealed cells behind: a virgin may be out at once
             case SWARMED -> ruleOut(event.day().plusDays(1), resumes(event.day(), firstEggsEarliest), fact);

@@ -3,6 +3,7 @@ package vividcrown.core.colony;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.reason.Reason;
@@ -32,6 +33,7 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
     public static final String SWARM_STEP = "SWARM_STEP";
     /** The season's plan wants its drones. */
     public static final String DRONE_COMB = "DRONE_COMB";
+    private static final int SAID_BEFORE_DAYS = 2;
     /** Weekly; after nine days a swarm may have gone. Common practice. */
     private static final DaySpan WEEKLY = DaySpan.ofDays(7, 7, 9);
 
@@ -50,12 +52,33 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
     }
 
     /**
+     * @param decide by when to decide on it, if it is in doubt
+     * @param stopped signs of disease stand: nothing is done but what the authority orders
      * @param open follow-ups of the chosen action that no reading has answered yet
      * @param chosenOn the day on which an action was chosen, if one was
      * @param lastKnown the day of the newest reading, or of the set-up
      * @param weekly it is kept for what wants a look every week in the swarm season
      */
-    public static Optional<ColonyWork> next(Optional<Swarm> swarm, List<Option.FollowUp> open,
+    public static Optional<ColonyWork> next(Optional<Swarm> swarm, Optional<Advice.Decision> decide, boolean stopped,
+            List<Option.FollowUp> open, Optional<LocalDate> chosenOn, LocalDate lastKnown, boolean weekly,
+            Season season,
+            LocalDate today) {
+        if (stopped) {
+            return Optional.empty();
+        }
+        Optional<ColonyWork> decision = decide
+                .filter(one -> !today.isBefore(one.by().minusDays(SAID_BEFORE_DAYS)))
+                .map(ColonyWork::decision);
+        return decision.or(() -> workOf(swarm, open, chosenOn, lastKnown, weekly, season, today));
+    }
+
+    private static ColonyWork decision(Advice.Decision decide) {
+        return new ColonyWork(READ_COLONY, Sentence.of("work.DECIDE"), DatedSpan.on(decide.by()),
+                List.of(Reason.of(Source.COMMON_PRACTICE, "due.decideBy", decide.by(), decide.ifSo(), decide.ifNot())),
+                Kit.NOTHING);
+    }
+
+    private static Optional<ColonyWork> workOf(Optional<Swarm> swarm, List<Option.FollowUp> open,
             Optional<LocalDate> chosenOn, LocalDate lastKnown, boolean weekly, Season season, LocalDate today) {
         if (swarm.isPresent() && swarm.get().begun().isPresent()) {
             return swarm.get().left().stream().findFirst().map(ColonyWork::step);

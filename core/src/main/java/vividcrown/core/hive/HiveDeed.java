@@ -3,6 +3,7 @@ package vividcrown.core.hive;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import vividcrown.core.journal.Deed;
@@ -10,6 +11,7 @@ import vividcrown.core.journal.Faults;
 import vividcrown.core.journal.Role;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reason.Wrong;
@@ -210,8 +212,17 @@ public sealed interface HiveDeed extends Deed {
         }
     }
 
-    /** Something happened to its colony, or was done to it, that bears on its queen and brood. */
-    record Happened(UUID hive, EventKind event) implements HiveDeed {
+    /**
+     * Something happened to its colony, or was done to it, that bears on its queen and brood.
+     *
+     * @param cell how far a cell that was given had come; a ripe one if nothing is said
+     */
+    record Happened(UUID hive, EventKind event, Optional<CellLook> cell) implements HiveDeed {
+
+        public Happened(UUID hive, EventKind event) {
+            this(hive, event, Optional.empty());
+        }
+
         @Override
         public List<Touch> touches() {
             return List.of(Touch.itself(HIVE, hive));

@@ -112,8 +112,35 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
 
     /** The reading that core argues from: the signs of the whole, of each box and of every side together. */
     public Reading on(LocalDate day) {
-        Reading noted = reading(day, seen, absent, cells, sides, boxes);
+        Set<Sign> all = EnumSet.noneOf(Sign.class);
+        all.addAll(seen);
+        weather.filter(WeatherSeen.HOT::equals).ifPresent(_ -> all.add(Sign.HEAT));
+        Reading noted = reading(day, all, absent, cells, sides, boxes);
         return looked.map(_ -> noted.everyFrameLookedAt()).orElse(noted);
+    }
+
+    /**
+     * The same, with what shows only beside an earlier look: more sides with sealed worker brood, of those looked at both
+     * times, is worker brood laid since.
+     */
+    public ReadingNotes after(ReadingNotes earlier) {
+        int before = 0;
+        int now = 0;
+        for (Side side : sides) {
+            Optional<Side> then = earlier.sides.stream().filter(other -> other.box() == side.box()
+                    && other.slot() == side.slot() && other.side() == side.side()).findFirst();
+            if (then.isPresent()) {
+                before += then.get().signs().contains(Sign.SEALED_WORKER) ? 1 : 0;
+                now += side.signs().contains(Sign.SEALED_WORKER) ? 1 : 0;
+            }
+        }
+        if (now <= before || absent.contains(Sign.SEALED_MORE)) {
+            return this;
+        }
+        Set<Sign> more = new LinkedHashSet<>(seen);
+        more.add(Sign.SEALED_MORE);
+        return new ReadingNotes(more, absent, cells, sides, boxes, framesOfBees, temper, pollenColours, lift, weather,
+                looked);
     }
 
     /** Nothing was noted at all. */

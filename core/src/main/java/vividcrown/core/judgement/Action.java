@@ -1,5 +1,7 @@
 package vividcrown.core.judgement;
 
+import java.util.Optional;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reason.Sentence;
 
 /** What can be done about the queen of a colony; the schools of the trade between them. */
@@ -20,6 +22,18 @@ public enum Action {
     SHAKE_OUT_FOR_A_NUC,
     /** Open brood every week for three weeks, then a queen. */
     BROOD_WEEKLY, BREAK_UP, MARK_BOTH;
+
+    /** What it does to the colony at once: choosing a test frame is giving brood. Empty where it does nothing of the kind. */
+    public Optional<EventKind> does() {
+        return switch (this) {
+            case TEST_FRAME, BROOD_WEEKLY, BROOD_THEN_QUEEN -> Optional.of(EventKind.BROOD_GIVEN);
+            case GIVE_CELL -> Optional.of(EventKind.CELL_GIVEN);
+            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, REMOVE_CELLS, ARTIFICIAL_SWARM,
+                    GIVE_QUEEN,
+                    GIVE_FRAME_WITH_CELLS, REQUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP, MARK_BOTH ->
+                Optional.empty();
+        };
+    }
 
     public Sentence sentence() {
         return Sentence.of("action." + name());

@@ -72,7 +72,6 @@ public final class Advisor {
     }
 
     public Advice advise(Verdict verdict, List<Reading> readings) {
-        LocalDate today = verdict.asOf();
         List<Reason> stop = Suspicion.of(readings).standing().keySet().stream()
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
         Circumstances at = circumstances(verdict, readings);
@@ -82,7 +81,7 @@ public final class Advisor {
                 ranked.add(new Ranked(option(act, verdict, readings, at), mayLead(act, verdict, readings, at)));
             }
         }
-        return new Advice(inOrder(ranked), stop, decide(verdict, today));
+        return new Advice(inOrder(ranked), stop, decide(verdict));
     }
 
     /** What may not stand first comes after the first that may; the own school first, unless it is much the worse. */
@@ -341,8 +340,9 @@ public final class Advisor {
         return Optional.empty();
     }
 
-    /** For a colony that rests on a virgin, or may have nobody. */
-    private Optional<Advice.Decision> decide(Verdict verdict, LocalDate today) {
+    /** By when to decide on a colony that rests on a virgin, or may have nobody. */
+    public Optional<Advice.Decision> decide(Verdict verdict) {
+        LocalDate today = verdict.asOf();
         double sure = chance(verdict, Case::isQueenright);
         if (sure > 1 - WORTH_SHOWING || isSupersedure(verdict)) {
             return Optional.empty();

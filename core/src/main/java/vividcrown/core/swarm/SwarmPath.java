@@ -8,11 +8,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.brood.BroodProver;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.time.Until;
 
 /**
  * A swarm plan that was begun at a colony. Its days stay counted from the day it was begun, however late the rest is done.
@@ -128,7 +130,11 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
 
     private SwarmPlan plan(List<Reading> readings, List<ColonyEvent> events, Optional<LocalDate> removed,
             Assumptions assumptions, Season season) {
-        return SwarmPlanner.plan(new SwarmSituation(begun, readings, events, removed, Optional.empty(), List.of(),
+        // what is known: she may have stopped before she was taken
+        Optional<LocalDate> lastEgg = BroodProver.prove(readings, events, begun, assumptions).lastEgg()
+                .map(Until::latest)
+                .filter(day -> day.isBefore(begun));
+        return SwarmPlanner.plan(new SwarmSituation(begun, readings, events, removed, lastEgg, List.of(),
                 Optional.empty(), school), assumptions, season);
     }
 

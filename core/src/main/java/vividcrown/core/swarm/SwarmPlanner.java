@@ -30,6 +30,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
+import vividcrown.core.time.Until;
 
 /**
  * From the cells found to the steps with their days and gates. The oldest cell decides the rung; the school decides the
@@ -37,8 +38,14 @@ import vividcrown.core.time.DaySpan;
  */
 public final class SwarmPlanner {
 
-    private static final DaySpan LOOK_AGAIN = DaySpan.ofDays(5, 6, 7);
-    private static final DaySpan EVERY_FIVE_DAYS = DaySpan.ofDays(5, 5, 6);
+    /** An egg of three days that was overlooked is a sealed cell on the fifth day. Derived: sealed at 8 days. */
+    private static final DaySpan LOOK_AGAIN = DaySpan.ofDays(4, 4, 5);
+    /** Where no cell was begun yet, only cups. */
+    private static final DaySpan CUPS_AGAIN = DaySpan.ofDays(5, 6, 7);
+    /** "Leave it shut for four to five weeks." Common practice. */
+    private static final DaySpan SHUT_DAYS = DaySpan.ofDays(28, 28, 35);
+    /** Laying workers become likely after three to four weeks without open brood, which ends nine days after the last egg. */
+    private static final DaySpan WORKERS_LAY = DaySpan.ofDays(30, 34, 37);
     private static final DaySpan NUC_CHECK = DaySpan.ofDays(7, 8, 10);
 
     private final SwarmSituation asked;
@@ -65,7 +72,7 @@ public final class SwarmPlanner {
     }
 
     private SwarmPlan plan(Season season) {
-        Verdict verdict = new Judge(assumptions, season).judge(asked.readings(), asked.events(), today);
+        Verdict verdict = new Judge(assumptions, season).atAGlance(asked.readings(), asked.events(), today);
         List<CellsSeen> cells = newestCells();
         boolean anyLiving = cells.stream().anyMatch(cell -> cell.look().isAlive());
         Map<Verdict.CellKind, Double> kind = anyLiving ? verdict.cellKind() : Map.of();
@@ -97,7 +104,8 @@ public final class SwarmPlanner {
         if (oldest.isEmpty()) {
             return Rung.CUPS_ONLY;
         }
-        Verdict.CellKind leading = kind.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        Verdict.CellKind leading = kind.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
+                .orElse(Verdict.CellKind.EMERGENCY);
         return switch (leading) {
             case SUPERSEDURE -> Rung.SUPERSEDURE;
             case EMERGENCY -> Rung.EMERGENCY;
@@ -126,7 +134,7 @@ public final class SwarmPlanner {
                 } else {
                     step(SwarmStep.Kind.GIVE_ROOM, DatedSpan.on(today), NONE, "swarm.giveRoom");
                     step(SwarmStep.Kind.KNOCK_DOWN_CUPS, DatedSpan.on(today), NONE, "swarm.knockDown");
-                    step(SwarmStep.Kind.CHECK_AGAIN, LOOK_AGAIN.windowFrom(today), NONE, "swarm.again");
+                    step(SwarmStep.Kind.CHECK_AGAIN, CUPS_AGAIN.windowFrom(today), NONE, "swarm.cupsAgain");
                     if (season.isSwarmSeason(today)) {
                         warn("swarm.weekly");
                     }
@@ -156,18 +164,27 @@ public final class SwarmPlanner {
             case EMERGENCY -> {
                 step(SwarmStep.Kind.RETURN_AND_REDUCE, DatedSpan.on(today), EXACTLY_ONE_LEFT, "swarm.emergency");
                 warn("swarm.castEmergency");
-                toSealedBrood(fromCells().orElse(new EmergencyQueen(assumptions).fromOldestLarva(lastEgg)), today);
+                LocalDate last = secondCut();
+                toSealedBrood(fromCells().orElse(new EmergencyQueen(assumptions).fromOldestLarva(lastEgg)), last);
             }
         }
+    }
+
+    /** Cells cut while larvae are young enough are begun again: once more when none can be. The day of the last cut. */
+    private LocalDate secondCut() {
+        Optional<LocalDate> none = BroodProver.prove(asked.readings(), asked.events(), today, assumptions)
+                .noNewCellsFrom()
+                .map(Until::latest).filter(day -> day.isAfter(today));
+        none.ifPresent(day -> step(SwarmStep.Kind.CHECK_FOR_NEW_CELLS, DatedSpan.on(day), EXACTLY_ONE_LEFT,
+                "swarm.checkNewCells"));
+        return none.orElse(today);
     }
 
     private void removeAndRepeat() {
         step(SwarmStep.Kind.CATCH_QUEEN, DatedSpan.on(today), QUEEN_IN_HAND, "swarm.cageQueen");
         step(SwarmStep.Kind.SHAKE_AND_DESTROY, DatedSpan.on(today), ALL_FRAMES_SHAKEN, "swarm.shake");
         step(SwarmStep.Kind.QUEEN_BACK, DatedSpan.on(today), NONE, "swarm.queenBack");
-        boolean repeat = asked.school() == SwarmSchool.REMOVE_AND_REPEAT;
-        step(SwarmStep.Kind.CHECK_AGAIN, (repeat ? EVERY_FIVE_DAYS : LOOK_AGAIN).windowFrom(today), NONE,
-                "swarm.again");
+        step(SwarmStep.Kind.CHECK_AGAIN, LOOK_AGAIN.windowFrom(today), NONE, "swarm.again");
         carry("material.queenCage");
         warn("swarm.castCellMissed");
     }
@@ -244,12 +261,13 @@ public final class SwarmPlanner {
         Reason reason = because("swarm.youngQueen", emerges);
         NextQueen queen = NextQueen.of(NextQueen.Origin.CELL_SEEN, emerges, assumptions, reason);
         youngQueen = Optional.of(queen);
-        LocalDate look = later(queen.firstEggs().likely(), lastVisit.plusWeeks(4).minusDays(7));
-        LocalDate lookBy = later(queen.firstEggs().latest(), look);
+        LocalDate look = later(queen.firstEggs().likely(), lastVisit.plusDays(SHUT_DAYS.earliestDay()));
+        LocalDate lookBy = later(queen.firstEggs().latest(), lastVisit.plusDays(SHUT_DAYS.latestDay()));
         step(SwarmStep.Kind.LEAVE_SHUT, DatedSpan.ofClosed(lastVisit.plusDays(1), look.minusDays(1)), NONE,
                 "swarm.leaveShut");
         step(SwarmStep.Kind.LOOK_FOR_EGGS, new DatedSpan(look, look, lookBy), NONE, "swarm.lookForEggs");
         step(SwarmStep.Kind.JUDGE_BROOD, queen.flatSealed().notBefore(look), NONE, "swarm.judge");
+        warn("swarm.workersLay", WORKERS_LAY.from(lastEgg));
     }
 
     // --- cells -------------------------------------------------------------------------------------------------------

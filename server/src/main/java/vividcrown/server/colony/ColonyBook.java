@@ -1,6 +1,7 @@
 package vividcrown.server.colony;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
@@ -23,6 +24,7 @@ import vividcrown.core.judgement.SeenOfHer;
 import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
+import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
@@ -39,6 +41,7 @@ public class ColonyBook {
 
     /** What was seen longer ago tells nothing of today's queen and brood; no worker of then is alive. */
     private static final int TELLS_DAYS = 400;
+    private static final int SAME_DEED_DAYS = 2;
 
     private final Records records;
     private final Queens queens;
@@ -129,9 +132,16 @@ public class ColonyBook {
         List<SwarmPath.Done> steps = ofKind(ordered, SwarmDeed.StepDone.class).map(ColonyBook::step).toList();
         List<Entry> moves = ofKind(ordered, HiveDeed.FramesMoved.class).toList();
         List<ColonyEvent> events = new ArrayList<>(SwarmPath.events(steps));
-        ordered.forEach(entry -> event(hive, entry).ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind))));
+        ordered.forEach(entry -> event(hive, entry).filter(kind -> !(entry.deed() instanceof JudgementDeed.ActionChosen)
+                || events.stream().noneMatch(other -> other.kind() == kind && isNear(other.day(), entry.day())))
+                .ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind, cellOf(entry)))));
         List<Reading> readings = new ArrayList<>();
-        reads.forEach(entry -> readings.add(notes(entry).on(entry.day())));
+        Optional<ReadingNotes> earlier = Optional.empty();
+        for (Entry entry : reads) {
+            ReadingNotes notes = notes(entry);
+            readings.add(earlier.map(notes::after).orElse(notes).on(entry.day()));
+            earlier = Optional.of(notes);
+        }
         for (Entry entry : sightings) {
             Sight sight = ((QueenDeed.Seen) entry.deed()).sight();
             SeenOfHer.reading(sight, entry.day()).ifPresent(readings::add);
@@ -160,8 +170,18 @@ public class ColonyBook {
                     .anyMatch(move -> bringsOpenBrood(hive, move, entry)) ->
                 Optional.of(EventKind.BROOD_GIVEN);
             case QueenDeed.Placed one -> Optional.of(given(one.given()));
+            case JudgementDeed.ActionChosen one -> one.action().does();
             default -> Optional.empty();
         };
+    }
+
+    /** Written down as what was done, too: then it is not counted twice. */
+    private static boolean isNear(LocalDate one, LocalDate other) {
+        return Math.abs(ChronoUnit.DAYS.between(one, other)) <= SAME_DEED_DAYS;
+    }
+
+    private static Optional<CellLook> cellOf(Entry entry) {
+        return entry.deed() instanceof HiveDeed.Happened happened ? happened.cell() : Optional.empty();
     }
 
     private static EventKind given(GivenAs as) {

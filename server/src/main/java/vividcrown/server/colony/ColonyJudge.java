@@ -1,6 +1,7 @@
 package vividcrown.server.colony;
 
 import java.time.LocalDate;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.Advisor;
@@ -38,8 +39,17 @@ class ColonyJudge {
     }
 
     Advice advice(Verdict verdict, ColonyBook.Facts facts, Yard yard) {
+        return advisor(yard).advise(verdict, facts.readings());
+    }
+
+    /** By when to decide on it, if it is in doubt. */
+    Optional<Advice.Decision> decision(Verdict verdict, Yard yard) {
+        return advisor(yard).decide(verdict);
+    }
+
+    private Advisor advisor(Yard yard) {
         Settings own = settings.current();
-        return new Advisor(own.assumptions(), climate(yard), own.preferred()).advise(verdict, facts.readings());
+        return new Advisor(own.assumptions(), climate(yard), own.preferred());
     }
 
     static Season season(Yard yard) {

@@ -33,6 +33,7 @@ import vividcrown.server.yard.Yard;
 @Component
 public class ColonyStandings {
 
+    private static final int DECIDED_DAYS = 21;
     /** Judged in one go; the writers of the operation wait so long. */
     private static final int AT_ONCE = 50;
 
@@ -104,12 +105,18 @@ public class ColonyStandings {
         boolean overdue = due.map(one -> one.days().latest().isBefore(today)).orElse(false);
         boolean stop = Suspicion.of(facts.readings()).stops();
         Optional<ColonyWork> work = ColonyWork.next(
-                swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm), open,
+                swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm),
+                chosenSince(facts, today) ? Optional.empty() : judges.decision(verdict, yard), stop, open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,
                 today).map(next -> next.with(feed(hive, facts, yard, today)));
         return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
                 Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
                 overdue, stop, !verdict.proof().clashes().isEmpty(), work);
+    }
+
+    /** Somebody decided within the last weeks: the follow-ups of that say when to look. */
+    private static boolean chosenSince(ColonyBook.Facts facts, LocalDate today) {
+        return facts.chosen().filter(entry -> entry.day().isAfter(today.minusDays(DECIDED_DAYS))).isPresent();
     }
 
     /** Sugar that it surely wants; what it may want is lifted first. */

@@ -8,6 +8,7 @@ import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reading.Suspicion;
 import vividcrown.core.settings.Settings;
 import vividcrown.core.swarm.SwarmPath;
 import vividcrown.core.swarm.SwarmPlan;
@@ -36,6 +37,10 @@ class Swarms {
 
     /** @param asked another way than the operation's own, to look at; a path that was begun keeps its way */
     Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
+        if (Suspicion.of(facts.readings()).stops()) {
+            // nothing is shaken, divided or moved until a look lifts it
+            return Optional.empty();
+        }
         Settings own = settings.current();
         Optional<SwarmPath> begun = SwarmPath.open(facts.steps(), facts.readings(), facts.events(),
                 own.swarm(), today);
@@ -47,8 +52,14 @@ class Swarms {
                     ? Optional.empty()
                     : Optional.of(new Underway(new ColonyWork.Swarm(plan, path.begun(), begun, left), path.school()));
         }
-        return cells(facts).filter(reading -> reading.day().isAfter(today.minusDays(CELLS_TELL_DAYS))).map(reading -> {
-            SwarmSchool school = asked.orElse(own.swarm());
+        SwarmSchool school = asked.orElse(own.swarm());
+        Optional<Reading> found = cells(facts)
+                .filter(reading -> reading.day().isAfter(today.minusDays(CELLS_TELL_DAYS)));
+        // who divides before there are cells needs none; a look this month shows that she lays
+        Optional<Reading> before = asked.filter(SwarmSchool.BEFORE_CELLS::equals)
+                .flatMap(_ -> facts.readings().reversed().stream().filter(reading -> reading.saw(Sign.EGGS)
+                        && reading.day().isAfter(today.minusDays(CELLS_TELL_DAYS))).findFirst());
+        return found.or(() -> before).map(reading -> {
             SwarmPlan plan = SwarmPlanner.plan(new SwarmSituation(today, facts.readings(), facts.events(),
                     Optional.empty(), Optional.empty(), List.of(), Optional.empty(), school), own.assumptions(),
                     ColonyJudge.season(yard));

@@ -13,6 +13,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividcrown.core.demand.OrderDeed;
 import vividcrown.core.demand.OrderState;
+import vividcrown.core.demand.Product;
 import vividcrown.core.queen.Stage;
 import vividcrown.server.clock.Today;
 import vividcrown.server.journal.Admission;
@@ -108,6 +109,10 @@ class OrderDeeds {
         }
         if (!haveRecords && !asked.queens().isEmpty()) {
             admission.refuse("queens", "refusal.noRecordsOfTheirOwn", order.code());
+        }
+        if (order.terms().product() == Product.JUDGED_QUEENS) {
+            queens.findAllById(asked.queens()).stream().filter(queen -> queen.stage() != Stage.JUDGED)
+                    .forEach(queen -> admission.refuse("queens", "refusal.notJudged", queen.code()));
         }
         int wanted = asked(order);
         if (order.delivered() + asked.count() > wanted) {

@@ -44,6 +44,6 @@ final class RemoveCells implements Act {
 
     @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(5, 6, 7).from(at.today()), "cells"));
+        return List.of(Act.look(DaySpan.ofDays(4, 4, 5).from(at.today()), "cells"));
     }
 }
