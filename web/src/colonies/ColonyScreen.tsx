@@ -17,8 +17,8 @@ import { colonyQuery } from './queries'
 import { Readings } from './Readings'
 import { SetUpForm } from './SetUpForm'
 import { StackLine } from './StackLine'
-import { StoresLine } from './StoresLine'
 import { SwarmSteps } from './SwarmSteps'
+import { ThreeVerdicts } from './ThreeVerdicts'
 import { VerdictColumn } from './VerdictColumn'
 
 const IN_READINGS: ReadonlySet<Deed['kind']> = new Set(['HIVE_READ'])
@@ -102,12 +102,19 @@ function Colony({
           </span>
         )}
       </p>
-      {page.stores && <StoresLine stores={page.stores} />}
+      <ThreeVerdicts page={page} />
       <div className="gap-10 lg:grid lg:grid-cols-[24rem_minmax(0,1fr)]">
         <VerdictColumn verdict={verdict} />
         <div className="mt-8 min-w-0 lg:mt-0">
           {page.open.length > 0 && <OpenLooks page={page} />}
           {page.swarm && <SwarmSteps colony={colony} plan={page.swarm} onSchool={onSchool} />}
+          {!page.swarm && !page.endedOn && verdict.stop.length === 0 && (
+            <p className="mb-4">
+              <button className="act" onClick={() => onSchool('BEFORE_CELLS')}>
+                {t('colony.before')}
+              </button>
+            </p>
+          )}
           <Options page={page} />
           {drawn && (
             <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>

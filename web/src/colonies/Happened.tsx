@@ -15,6 +15,7 @@ const EVENTS = [
   'CAST',
   'SPLIT_WITH_QUEEN',
   'SPLIT_WITHOUT_QUEEN',
+  'SPLIT_WITHOUT_EGGS',
   'QUEEN_CAGED',
   'QUEEN_RELEASED',
   'BROOD_TAKEN',
@@ -22,10 +23,14 @@ const EVENTS = [
   'STARTED',
 ] as const
 
+/** How far a cell that is given has come. */
+const GIVEN = ['RIPE', 'SEALED', 'LONG', 'JELLY'] as const
+
 /** Something that was done to the colony, or that it did. */
 export function Happened({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
+  const [cell, setCell] = useState<(typeof GIVEN)[number]>('RIPE')
   const [event, setEvent] = useState<(typeof EVENTS)[number]>('QUEEN_REMOVED')
   return (
     <form
@@ -33,7 +38,14 @@ export function Happened({ page }: { page: ColonyPage }) {
       onSubmit={(submit) => {
         submit.preventDefault()
         void record(`${page.colony.code}: ${t(`happened.${event}`)}`, [
-          { deed: { kind: 'HAPPENED', hive: page.colony.id, event } },
+          {
+            deed: {
+              kind: 'HAPPENED',
+              hive: page.colony.id,
+              event,
+              ...(event === 'CELL_GIVEN' ? { cell } : {}),
+            },
+          },
         ])
       }}
     >
@@ -44,6 +56,15 @@ export function Happened({ page }: { page: ColonyPage }) {
         say={(one) => t(`happened.${one}`)}
         onChange={setEvent}
       />
+      {event === 'CELL_GIVEN' && (
+        <ChoiceField
+          name={t('colony.cellGiven')}
+          value={cell}
+          choices={GIVEN}
+          say={(one) => t(`cellLook.${one}`)}
+          onChange={setCell}
+        />
+      )}
       <button className="act">{t('colony.recordHappened')}</button>
     </form>
   )

@@ -49,8 +49,15 @@ export function Options({ page }: { page: ColonyPage }) {
       <h2 id="options" className="text-xl">
         {t('colony.options')}
       </h2>
-      {verdict.decideBy && (
-        <p className="font-semibold">{t('colony.decideBy', { day: sayDay(verdict.decideBy) })}</p>
+      {verdict.decide && (
+        <p>
+          <strong>
+            {t(verdict.decide.tooLate ? 'colony.decideNow' : 'colony.decideBy', {
+              day: sayDay(verdict.decide.by),
+            })}
+          </strong>{' '}
+          {verdict.decide.ifSo} {verdict.decide.ifNot}
+        </p>
       )}
       <ul className="mt-1 border-t-2 border-ink">
         {verdict.options.map((option) => (
@@ -63,6 +70,11 @@ export function Options({ page }: { page: ColonyPage }) {
             <div className="flex flex-wrap items-baseline gap-x-4">
               <h3 className="font-work text-lg font-bold">{option.text}</h3>
               <span>{t('colony.odds1', { odds: Math.round(option.odds * 100) })}</span>
+              {option.cost >= 0.05 && (
+                <span className="text-sm text-ink-2">
+                  {t('colony.cost', { cost: Math.round(option.cost * 100) })}
+                </span>
+              )}
               {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
               <button
                 className="act ml-auto"
@@ -72,6 +84,16 @@ export function Options({ page }: { page: ColonyPage }) {
                 {t('colony.choose')}
               </button>
             </div>
+            {option.risk && <p className="font-semibold text-crown">{option.risk}</p>}
+            {option.gates.length > 0 && (
+              <ul className="text-sm" aria-label={t('colony.gates')}>
+                {option.gates.map((gate) => (
+                  <li key={gate.text}>
+                    {t(gate.open ? 'colony.gateOpen' : 'colony.gateShut', { gate: gate.text })}
+                  </li>
+                ))}
+              </ul>
+            )}
             <div className="text-sm text-ink-2">
               <Reasons reasons={option.reasons.slice(2)}>
                 {option.needs} {option.beware}

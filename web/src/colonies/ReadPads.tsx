@@ -14,6 +14,7 @@ import {
   type Draft,
   type Place,
 } from './reading'
+import { SearchPad } from './SearchPad'
 import { SignKey } from './SignKey'
 
 type Change = { draft: Draft; onChange: (next: Draft) => void }
@@ -69,7 +70,9 @@ export function BoxPad({ draft, onChange }: Change) {
       <h2 id="box-pad" className="mt-4 text-xl">
         {t('read.wholeBox')}
       </h2>
-      <p className="text-sm text-ink-2">{t('read.how')}</p>
+      {/* what is seen from above comes first: before a comb is lifted */}
+      <BoxNumbers draft={draft} onChange={onChange} />
+      <p className="mt-3 text-sm text-ink-2">{t('read.how')}</p>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
         {[...BOX_SIGNS, ...(more ? MORE_SIGNS : [])].map((sign) => (
           <SignKey
@@ -83,7 +86,7 @@ export function BoxPad({ draft, onChange }: Change) {
       <button className="act mt-2" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? t('read.fewer') : t('read.more')}
       </button>
-      <BoxNumbers draft={draft} onChange={onChange} />
+      <SearchPad draft={draft} onChange={onChange} />
       <CellsPad draft={draft} onChange={onChange} />
     </section>
   )

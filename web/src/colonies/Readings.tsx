@@ -26,6 +26,10 @@ export function Readings({ page }: { page: ColonyPage }) {
       ...(reading.lift ? [t(`read.lifts.${reading.lift}`)] : []),
       ...(reading.weather ? [t(`read.weathers.${reading.weather}`)] : []),
       ...reading.cells.map((cell) => `${cell.count} × ${t(`cellLook.${cell.look}`)}`),
+      ...(reading.search ? [t('read.searched', reading.search)] : []),
+      ...(reading.mark
+        ? [t('read.markSeen', { colour: t(`read.marks.${reading.mark}`, reading.mark) })]
+        : []),
       ...reading.absent.map((sign) => t('colony.no', { what: t(`sign.${sign}`) })),
     ].join(', ')
   return (

@@ -1,9 +1,11 @@
 import { useTranslation } from 'react-i18next'
 import type { Verdict } from '../api/types'
-import { sayDay, saySpan } from '../time/days'
+import { dayNumber, sayDay, saySpan } from '../time/days'
 import { Reasons } from '../ui/Reasons'
 
 const SHOWN = 4
+/** An egg hatches on its third day. */
+const HATCHES = 3
 
 const percent = (chance: number) => `${Math.round(chance * 100)} %`
 
@@ -23,9 +25,8 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
           ))}
         </div>
       )}
-      <p className="font-read text-2xl leading-8 font-bold">
-        {t('colony.leads', { state: verdict.text })}
-      </p>
+      <p className="font-read text-2xl leading-8 font-bold">{verdict.who}</p>
+      <p className="font-read text-xl leading-7">{verdict.underWay}</p>
       <table className="mt-3 w-full text-left">
         <caption className="sr-only">{t('colony.odds')}</caption>
         <tbody>
@@ -52,11 +53,29 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
           )}
         </tbody>
       </table>
+      <YoungQueen verdict={verdict} />
       <Clashes verdict={verdict} />
       <Because verdict={verdict} />
       <Brood verdict={verdict} />
       <Settle verdict={verdict} />
     </div>
+  )
+}
+
+/** Of colonies like this one, in how many a young queen lays by when. */
+function YoungQueen({ verdict }: { verdict: Verdict }) {
+  const { t } = useTranslation()
+  const { firstEggs, ownWorkers, layingBy } = verdict.contents
+  if (!firstEggs) return null
+  return (
+    <p className="mt-3 text-sm">
+      {t('colony.layingBy', {
+        shares: Object.entries(layingBy)
+          .map(([days, share]) => t('colony.layingByDays', { days, share: percent(share) }))
+          .join(', '),
+      })}{' '}
+      {ownWorkers && t('colony.ownWorkers', { days: saySpan(ownWorkers) })}
+    </p>
   )
 }
 
@@ -127,7 +146,8 @@ function Brood({ verdict }: { verdict: Verdict }) {
     ] as const
   ).filter(([, span]) => span)
   const next = proof.nextQueen
-  if (rows.length === 0 && !next) return null
+  const began = proof.layings.at(-1)?.firstEgg
+  if (rows.length === 0 && !next && !began?.earliest && proof.cells.length === 0) return null
   return (
     <>
       <h3 className="mt-4 font-work text-sm text-ink-2">{t('colony.brood')}</h3>
@@ -142,6 +162,12 @@ function Brood({ verdict }: { verdict: Verdict }) {
             </dd>
           </div>
         ))}
+        {began?.earliest && (
+          <>
+            <dt>{t('colony.proof.began')}</dt>
+            <dd>{saySpan({ earliest: began.earliest, latest: began.latest })}</dd>
+          </>
+        )}
         {next && (
           <>
             <dt>{t('colony.proof.emerges')}</dt>
@@ -151,8 +177,36 @@ function Brood({ verdict }: { verdict: Verdict }) {
           </>
         )}
       </dl>
+      <CellAges verdict={verdict} />
       <Reasons reasons={proof.reasons} />
     </>
+  )
+}
+
+/** Age of each cell of the newest look at cells, from the egg and since it hatched, and when it opens. */
+function CellAges({ verdict }: { verdict: Verdict }) {
+  const { t } = useTranslation()
+  const newest = Math.max(...verdict.proof.cells.map((cell) => cell.reading))
+  const cells = verdict.proof.cells.filter((cell) => cell.reading === newest)
+  if (cells.length === 0) return null
+  const age = (day: string) => dayNumber(verdict.asOf) - dayNumber(day)
+  return (
+    <ul className="mt-1" aria-label={t('colony.cellAges')}>
+      {cells.map((cell) => (
+        <li key={`${cell.look}${cell.place}`}>
+          {t('colony.cellAge', {
+            count: cell.count,
+            look: t(`cellLook.${cell.look}`),
+            from: Math.max(0, age(cell.eggLaid.latest)),
+            to: age(cell.eggLaid.earliest),
+            hatchedFrom: Math.max(0, age(cell.eggLaid.latest) - HATCHES),
+            hatchedTo: Math.max(0, age(cell.eggLaid.earliest) - HATCHES),
+            opens: saySpan(cell.emerges),
+          })}{' '}
+          <span className="text-sm text-ink-2">{t(`colony.begun.${cell.begun}`)}</span>
+        </li>
+      ))}
+    </ul>
   )
 }
 

@@ -20,6 +20,7 @@ import { Marking } from './Marking'
 import { settingsQuery } from './queries'
 import { Schools } from './Schools'
 import { SeasonHands } from './SeasonHands'
+import { TrackRecord } from './TrackRecord'
 
 export default function SettingsScreen() {
   const { t } = useTranslation()
@@ -37,6 +38,7 @@ export default function SettingsScreen() {
         {/* what the device kept may be older than what the server says: the form begins anew with the newer */}
         {(page) => <Form key={JSON.stringify(page.settings)} page={page} change={change} />}
       </Answer>
+      <TrackRecord />
       <PeopleSection />
     </Page>
   )

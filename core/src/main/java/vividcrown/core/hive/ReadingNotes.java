@@ -31,16 +31,21 @@ import vividcrown.core.reading.Sign;
  * @param lift how heavy the hive felt
  * @param weather what the weather was; temper and flight are read beside it
  * @param looked how far it was looked, if that was said
+ * @param search how the queen was searched for, if she was
+ * @param mark colour of the mark that was seen on her, as the keeper calls it
  */
 public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, List<Side> sides, List<BoxNotes> boxes,
         Optional<Double> framesOfBees, Optional<Integer> temper, Optional<Integer> pollenColours, Optional<Lift> lift,
-        Optional<WeatherSeen> weather, Optional<Looked> looked) {
+        Optional<WeatherSeen> weather, Optional<Looked> looked, Optional<QueenSearch> search, Optional<String> mark) {
+
+    private static final int LONGEST_MARK = 30;
 
     private static final int MOST_BOXES = 8;
 
     /** Nothing noted yet. */
     public static final ReadingNotes NOTHING = new ReadingNotes(Set.of(), Set.of(), List.of(), List.of(), List.of(),
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+            Optional.empty(), Optional.empty());
 
     public ReadingNotes {
         seen = inOrder(seen);
@@ -51,6 +56,7 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
         Faults faults = new Faults();
         framesOfBees.ifPresent(frames -> faults.within("framesOfBees", frames, 0, 60));
         temper.ifPresent(grade -> faults.within("temper", grade, 1, 5));
+        mark.ifPresent(colour -> faults.text("mark", colour, 1, LONGEST_MARK));
         pollenColours.ifPresent(count -> faults.within("pollenColours", count, 0, 12));
         Set<String> places = new HashSet<>();
         sides.forEach(side -> faults.unless(places.add(side.box() + " " + side.slot() + " " + side.side()),
@@ -62,22 +68,38 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
     }
 
     /**
+     * A search for the queen.
+     *
+     * @param minutes how long, 0–240
+     * @param passes how often every frame was gone through, 1–9
+     * @param muchSmoke she runs from it, and a search fails more easily
+     */
+    public record QueenSearch(int minutes, int passes, boolean muchSmoke) {
+        public QueenSearch {
+            new Faults().within("minutes", minutes, 0, 240).within("passes", passes, 1, 9).refuse();
+        }
+    }
+
+    /**
      * Queen cells of one look in one place.
      *
+     * @param guessedDays their age in days from the egg as the keeper guesses it, 0–17; beside the age by their look
      * @param count how many, 1–200
      * @param box which box, from 1 at the bottom, if recorded
      * @param slot on which frame, from 1, if recorded
      */
-    public record Cells(CellLook look, CombPlace place, int count, Optional<Integer> box, Optional<Integer> slot) {
+    public record Cells(CellLook look, CombPlace place, int count, Optional<Integer> box, Optional<Integer> slot,
+            Optional<Integer> guessedDays) {
         public Cells {
             Faults faults = new Faults().within("count", count, 1, 200);
+            guessedDays.ifPresent(days -> faults.within("guessedDays", days, 0, 17));
             box.ifPresent(one -> faults.within("box", one, 1, MOST_BOXES));
             slot.ifPresent(one -> faults.within("slot", one, 1, Box.MOST_SLOTS));
             faults.refuse();
         }
 
         public static Cells of(CellLook look, CombPlace place, int count) {
-            return new Cells(look, place, count, Optional.empty(), Optional.empty());
+            return new Cells(look, place, count, Optional.empty(), Optional.empty(), Optional.empty());
         }
     }
 
@@ -115,6 +137,9 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
         Set<Sign> all = EnumSet.noneOf(Sign.class);
         all.addAll(seen);
         weather.filter(WeatherSeen.HOT::equals).ifPresent(_ -> all.add(Sign.HEAT));
+        search.filter(QueenSearch::muchSmoke).ifPresent(_ -> all.add(Sign.SMOKED_HEAVILY));
+        search.filter(one -> one.passes() > 1).ifPresent(_ -> all.add(Sign.SEARCHED_TWICE));
+        all.removeAll(absent);
         Reading noted = reading(day, all, absent, cells, sides, boxes);
         return looked.map(_ -> noted.everyFrameLookedAt()).orElse(noted);
     }
@@ -140,7 +165,7 @@ public record ReadingNotes(Set<Sign> seen, Set<Sign> absent, List<Cells> cells, 
         Set<Sign> more = new LinkedHashSet<>(seen);
         more.add(Sign.SEALED_MORE);
         return new ReadingNotes(more, absent, cells, sides, boxes, framesOfBees, temper, pollenColours, lift, weather,
-                looked);
+                looked, search, mark);
     }
 
     /** Nothing was noted at all. */

@@ -51,10 +51,12 @@ public final class Judge {
     private final Happenings happenings;
 
     public Judge(Assumptions assumptions, Season season) {
-        this(assumptions, season, Likelihoods.standard());
+        this(assumptions, season, OwnSigns.NONE);
     }
 
-    Judge(Assumptions assumptions, Season season, Likelihoods table) {
+    /** @param own how often signs go with states in this operation's own settled cases */
+    public Judge(Assumptions assumptions, Season season, OwnSigns own) {
+        Likelihoods table = Likelihoods.standard().laidOver(own);
         this.assumptions = assumptions;
         this.season = season;
         this.clock = new Clock(assumptions);

@@ -24,6 +24,7 @@ import static vividcrown.core.judgement.Status.TWO_QUEENS;
 import static vividcrown.core.judgement.Status.VIRGIN;
 
 import java.util.List;
+import java.util.Map;
 import vividcrown.core.judgement.Phase.Cells;
 import vividcrown.core.judgement.Phase.Queen;
 import vividcrown.core.reading.Reading;
@@ -122,6 +123,9 @@ final class Likelihoods {
 
     private static final Likelihoods STANDARD = new Likelihoods(TABLE);
 
+    private static final double TABLE_WEIGHT = 60;
+    private static final double SURE = 0.001;
+
     private final List<SignOdds> lines;
 
     private Likelihoods(List<SignOdds> lines) {
@@ -131,6 +135,25 @@ final class Likelihoods {
     /** The trade's own table. */
     static Likelihoods standard() {
         return STANDARD;
+    }
+
+    /**
+     * The table with an operation's own counts laid over it: what was counted weighs against {@link #TABLE_WEIGHT} colonies
+     * of the trade, so few cases move little (partial pooling).
+     */
+    Likelihoods laidOver(OwnSigns own) {
+        if (own.counts().isEmpty()) {
+            return this;
+        }
+        return new Likelihoods(lines.stream().map(line -> {
+            SignOdds moved = line;
+            for (Map.Entry<Status, OwnSigns.Count> one : own.counts().getOrDefault(line.sign(), Map.of()).entrySet()) {
+                double chance = (line.chance(one.getKey(), true) * TABLE_WEIGHT + one.getValue().seen())
+                        / (TABLE_WEIGHT + one.getValue().told());
+                moved = moved.in(one.getKey(), Math.clamp(chance, SURE, 1 - SURE));
+            }
+            return moved;
+        }).toList());
     }
 
     List<SignOdds> lines() {

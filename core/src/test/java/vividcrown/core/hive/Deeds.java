@@ -55,7 +55,7 @@ final class Deeds {
                         new ReadingNotes.Side(1, slot, FrameSide.FAR, List.of(far))),
                 List.of(), ReadingNotes.NOTHING.framesOfBees(), ReadingNotes.NOTHING.temper(),
                 ReadingNotes.NOTHING.pollenColours(), ReadingNotes.NOTHING.lift(), ReadingNotes.NOTHING.weather(),
-                ReadingNotes.NOTHING.looked()));
+                ReadingNotes.NOTHING.looked(), Optional.empty(), Optional.empty()));
     }
 
     static HiveDeed.Read saw(UUID hive, Sign... signs) {
@@ -69,7 +69,8 @@ final class Deeds {
     private static HiveDeed.Read saw(UUID hive, Optional<Looked> looked, Sign... signs) {
         ReadingNotes none = ReadingNotes.NOTHING;
         return new HiveDeed.Read(hive, new ReadingNotes(Set.of(signs), Set.of(), List.of(), List.of(), List.of(),
-                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather(), looked));
+                none.framesOfBees(), none.temper(), none.pollenColours(), none.lift(), none.weather(), looked,
+                Optional.empty(), Optional.empty()));
     }
 
     /** @param day after 1 May */

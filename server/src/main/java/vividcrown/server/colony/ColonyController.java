@@ -34,6 +34,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Status;
+import vividcrown.core.judgement.ThreeVerdicts;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
@@ -51,6 +52,7 @@ import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.QueenReader;
 import vividcrown.server.queen.QueenView;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.wire.ReasonView;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -81,11 +83,13 @@ class ColonyController {
      * @param droneCombOn the day its drone comb was put in, if it is kept for its drones
      * @param queens those in it that have records of their own, the last placed first
      * @param readings the newest first, at most a hundred
+     * @param three verdicts on the newest reading; left out if it was never read
      */
     record ColonyPage(ColonyLine colony, int position, List<StackBox> stack, @Nullable LocalDate droneCombOn,
             @Nullable LocalDate endedOn, List<QueenView> queens, Inside.@Nullable StrengthView strength,
             VerdictView verdict, List<ReadingLine> readings, @Nullable ChosenLine chosen,
-            List<VerdictView.FollowUpView> open, @Nullable SwarmPlanView swarm, Inside.@Nullable StoresView stores,
+            List<VerdictView.FollowUpView> open, @Nullable ThreeVerdictsView three, @Nullable SwarmPlanView swarm,
+            Inside.@Nullable StoresView stores,
             List<MoveLine> moves) {
     }
 
@@ -105,6 +109,18 @@ class ColonyController {
     }
 
     record ReadingLine(UUID entry, LocalDate day, String by, ReadingNotes reading) {
+    }
+
+    /**
+     * Three verdicts on the newest reading, never one for all.
+     *
+     * @param queen who is there, and how sure that is, by all that is known
+     * @param brood how the brood stands for the time of year
+     * @param strength how strong it is for the time of year; stores are told apart
+     */
+    record ThreeVerdictsView(LocalDate day, String queen, double queenChance, String brood,
+            List<ReasonView> broodReasons,
+            String strength, List<ReasonView> strengthReasons) {
     }
 
     record ChosenLine(UUID entry, LocalDate day, Action action, String text) {
@@ -185,7 +201,7 @@ class ColonyController {
                                 ColonyBook.notes(entry)))
                         .toList(),
                 facts.chosen().map(ColonyController::chosenLine).orElse(null),
-                ProofView.each(facts.open(), VerdictView.FollowUpView::of),
+                ProofView.each(facts.open(), VerdictView.FollowUpView::of), three(reads, verdict, yard),
                 swarms.of(facts, yard, Optional.ofNullable(school), day)
                         .map(one -> SwarmPlanView.of(one.swarm().plan(), one.school(), one.swarm().begun(),
                                 Optional.of(day)))
@@ -209,6 +225,20 @@ class ColonyController {
         Verdict verdict = judges.verdict(with, yard, day);
         return new ReadingPreview(VerdictView.of(verdict, judges.advice(verdict, with, yard)),
                 Inside.frameDoubts(facts.notes(), notes));
+    }
+
+    private static @Nullable ThreeVerdictsView three(List<Entry> newestFirst, Verdict verdict, Yard yard) {
+        if (newestFirst.isEmpty()) {
+            return null;
+        }
+        Entry newest = newestFirst.getFirst();
+        ReadingNotes notes = ColonyBook.notes(newest);
+        ThreeVerdicts three = ThreeVerdicts.of(notes.on(newest.day()), notes.covered(), newest.day(),
+                ColonyJudge.season(yard));
+        return new ThreeVerdictsView(newest.day(), verdict.contents().who().toString(),
+                verdict.contents().queen().values().stream().mapToDouble(Double::doubleValue).max().orElse(0),
+                three.brood().sentence().toString(), ReasonView.of(three.broodReasons()),
+                three.strength().sentence().toString(), ReasonView.of(three.strengthReasons()));
     }
 
     private Hive require(UUID id) {

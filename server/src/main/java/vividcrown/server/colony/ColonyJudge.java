@@ -22,15 +22,17 @@ class ColonyJudge {
     private final SettingsInForce settings;
     private final Weathers weathers;
     private final Today today;
+    private final Said said;
 
-    ColonyJudge(SettingsInForce settings, Weathers weathers, Today today) {
+    ColonyJudge(SettingsInForce settings, Weathers weathers, Today today, Said said) {
         this.settings = settings;
         this.weathers = weathers;
         this.today = today;
+        this.said = said;
     }
 
     Judge judge(Yard yard) {
-        return new Judge(settings.assumptions(), season(yard));
+        return new Judge(settings.assumptions(), season(yard), said.own(today.day()));
     }
 
     /** With what would settle it, and what can be done. */

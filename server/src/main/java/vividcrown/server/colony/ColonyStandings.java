@@ -41,18 +41,21 @@ public class ColonyStandings {
     private final ColonyJudge judges;
     private final Swarms swarms;
     private final Inside inside;
+    private final Said said;
     private final Stacks stacks;
     private final Turns turns;
     private final JdbcClient jdbc;
     private final TransactionTemplate apart;
 
-    ColonyStandings(ColonyBook book, ColonyJudge judges, Swarms swarms, Inside inside, Stacks stacks, Turns turns,
+    ColonyStandings(ColonyBook book, ColonyJudge judges, Swarms swarms, Inside inside, Said said, Stacks stacks,
+            Turns turns,
             JdbcClient jdbc,
             PlatformTransactionManager transactions) {
         this.book = book;
         this.judges = judges;
         this.swarms = swarms;
         this.inside = inside;
+        this.said = said;
         this.stacks = stacks;
         this.turns = turns;
         this.jdbc = jdbc;
@@ -88,8 +91,11 @@ public class ColonyStandings {
             Yard yard = Objects.requireNonNull(yards.get(hive.yardId()));
             Judge judge = byYard.computeIfAbsent(yard.id(), _ -> judges.judge(yard));
             ColonyBook.Facts known = Objects.requireNonNull(facts.get(hive.id()));
-            standings.put(hive.id(), standing(hive, known, yard,
-                    judge.atAGlance(known.readings(), known.events(), today), today));
+            Verdict verdict = judge.atAGlance(known.readings(), known.events(), today);
+            standings.put(hive.id(), standing(hive, known, yard, verdict, today));
+            if (keep) {
+                said.keep(hive, verdict, known);
+            }
         }
         if (keep) {
             keep(standings, today);

@@ -175,7 +175,8 @@ final class DemoColonies {
         book.entry(today.minusDays(daysAgo), new HiveDeed.Read(book.hive(hive), new ReadingNotes(Set.copyOf(seen),
                 Set.copyOf(absent), List.of(cells), sides, List.of(),
                 sides.isEmpty() ? Optional.empty() : Optional.of(8.0),
-                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty())));
+                Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+                Optional.empty(), Optional.empty())));
     }
 
     private void swarmStep(String hive, int daysAgo, SwarmStep.Kind... steps) {

@@ -222,7 +222,7 @@ public final class TenSeasons {
         }
         ReadingNotes notes = new ReadingNotes(Set.of(Sign.QUEEN), Set.of(Sign.QUEEN_CELLS), List.of(), sides, List.of(),
                 Optional.of(8.5), Optional.of(2), Optional.of(3), Optional.empty(), Optional.empty(),
-                Optional.of(Looked.EVERY_FRAME));
+                Optional.of(Looked.EVERY_FRAME), Optional.empty(), Optional.empty());
         for (int reading = 0; reading < READINGS_A_SEASON; reading++) {
             for (int colony = 0; colony < COLONIES; colony++) {
                 LocalDate day = LocalDate.of(season, Month.APRIL, 2)
