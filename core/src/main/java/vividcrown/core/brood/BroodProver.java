@@ -85,6 +85,7 @@ public final class BroodProver {
         Optional<Until> lastEgg = lastEgg(windows);
         lastEgg.ifPresent(last -> sayLastEgg(last, windows));
         Optional<Until> queenlessSince = queenlessSince(lastEgg);
+        clashes.addAll(QueenClashes.of(readings, events, assumptions));
         List<CellAge> cells = cells();
         Optional<Until> lastDrone = Optional.empty();
         Optional<Until> lastWorker = lastEgg.map(last -> last.plus(assumptions.worker().emerges()));

@@ -42,8 +42,8 @@ public final class Advisor {
     private static final double SWARM_AT_STAKE = 0.05;
     private static final double TROUBLE_AT_STAKE = 0.08;
     private static final double WAITING_AT_STAKE = 0.3;
-    /** Only who has the queen in hand takes her out. */
-    private static final double QUEEN_MUST_BE_THERE = 0.75;
+    /** Cells are cut only where she is likely there still; and only with her in hand. */
+    private static final double QUEEN_MUST_BE_THERE = 0.4;
     private static final double DAY_LOST = 0.004;
     private static final double OPENED_IN_VAIN = 0.012;
     private static final int LOOK_WITHIN_DAYS = 9;

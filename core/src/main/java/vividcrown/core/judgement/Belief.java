@@ -8,58 +8,106 @@ import java.util.Map;
 import java.util.function.Predicate;
 import vividcrown.core.assumptions.Assumptions;
 
-/** How likely each phase is: one number a phase, together 1. Not changed once made. */
+/** How likely each phase is: one number for each that is possible, together 1. Not changed once made. */
 final class Belief {
 
     private static final List<Phase> PHASES = Phase.all();
     static final int[] STATUS_OF = PHASES.stream().mapToInt(phase -> phase.status().ordinal()).toArray();
     private static final int STATES = Status.values().length;
-    /** What is less likely than this is not followed. */
-    private static final double NEGLIGIBLE = 1e-8;
+    /** What has become less likely than this from one day to the next is not followed any more. */
+    private static final double NEGLIGIBLE = 1e-6;
+    private static final ThreadLocal<Gathering> GATHERING = ThreadLocal.withInitial(Gathering::new);
 
+    /** Places of the phases that are possible, and their weights. */
+    private final int[] places;
     private final double[] weights;
 
-    private Belief(double[] weights) {
+    private Belief(int[] places, double[] weights) {
+        this.places = places;
         this.weights = weights;
     }
 
-    /** From weights that need not sum to 1; those that are negligible are dropped. */
+    /** Weights on their way to their new phases: one array for all, and which of it was touched. */
+    private static final class Gathering {
+        private final double[] all = new double[PHASES.size()];
+        private final int[] touched = new int[PHASES.size()];
+        private int count;
+
+        void put(int place, double weight) {
+            if (weight > 0) {
+                if (all[place] == 0) {
+                    touched[count++] = place;
+                }
+                all[place] += weight;
+            }
+        }
+
+        /** Together 1, what is less likely than {@code least} left out; leaves nothing behind. */
+        Belief gathered(double least) {
+            double sum = 0;
+            for (int index = 0; index < count; index++) {
+                sum += all[touched[index]];
+            }
+            if (!(sum > 0)) {
+                clear();
+                throw new IllegalStateException("Impossible state: every phase is ruled out");
+            }
+            int[] places = new int[count];
+            double[] weights = new double[count];
+            int kept = 0;
+            double keptSum = 0;
+            for (int index = 0; index < count; index++) {
+                double weight = all[touched[index]];
+                if (weight >= least * sum) {
+                    places[kept] = touched[index];
+                    weights[kept++] = weight;
+                    keptSum += weight;
+                }
+            }
+            clear();
+            for (int index = 0; index < kept; index++) {
+                weights[index] /= keptSum;
+            }
+            return new Belief(Arrays.copyOf(places, kept), Arrays.copyOf(weights, kept));
+        }
+
+        private void clear() {
+            for (int index = 0; index < count; index++) {
+                all[touched[index]] = 0;
+            }
+            count = 0;
+        }
+    }
+
+    /** From weights of all phases that need not sum to 1. */
     static Belief of(double[] weights) {
-        double sum = Arrays.stream(weights).sum();
-        if (sum <= 0) {
-            throw new IllegalStateException("Impossible state: every phase is ruled out");
+        Gathering gathering = GATHERING.get();
+        for (int place = 0; place < weights.length; place++) {
+            gathering.put(place, weights[place]);
         }
-        double[] scaled = new double[weights.length];
-        double kept = 0;
-        for (int at = 0; at < weights.length; at++) {
-            scaled[at] = weights[at] < NEGLIGIBLE * sum ? 0 : weights[at];
-            kept += scaled[at];
-        }
-        for (int at = 0; at < scaled.length; at++) {
-            scaled[at] /= kept;
-        }
-        return new Belief(scaled);
+        return gathering.gathered(0);
     }
 
     /** The same colony a day later. */
     Belief dayLater(LocalDate day, Assumptions assumptions, Season season) {
-        return of(Flows.on(day, assumptions, season).dayLater(weights));
+        Gathering gathering = GATHERING.get();
+        gathering.count = Flows.on(day, assumptions, season).spread(places, weights, gathering.all, gathering.touched,
+                gathering.count);
+        return gathering.gathered(NEGLIGIBLE);
     }
 
     /** After an event: each phase hands its weight on. */
     Belief after(Moves moves) {
-        double[] next = new double[weights.length];
+        Gathering gathering = GATHERING.get();
         Course.Sink sink = (phase, weight) -> {
             if (weight > 0) {
-                next[phase.place()] += weight;
+                gathering.put(phase.place(), weight);
             }
         };
-        for (int at = 0; at < weights.length; at++) {
-            if (weights[at] > 0) {
-                moves.hand(PHASES.get(at), weights[at], sink);
-            }
+        for (int index = 0; index < places.length; index++) {
+            moves.hand(PHASES.get(places[index]), weights[index], sink);
         }
-        return of(next);
+        return gathering.gathered(0);
     }
 
     /** Hands the weight of one phase to others; must hand on all of it. */
@@ -69,11 +117,24 @@ final class Belief {
 
     /** Weighed by how likely each phase makes what was seen or done (Bayes' rule). */
     Belief weighed(Likelihood likelihood) {
-        double[] next = new double[weights.length];
-        for (int at = 0; at < weights.length; at++) {
-            next[at] = weights[at] > 0 ? weights[at] * likelihood.in(at, PHASES.get(at)) : 0;
+        Gathering gathering = GATHERING.get();
+        for (int index = 0; index < places.length; index++) {
+            int place = places[index];
+            gathering.put(place, weights[index] * likelihood.in(place, PHASES.get(place)));
         }
-        return of(next);
+        return gathering.gathered(0);
+    }
+
+    /** Mostly this one, for a small share another. */
+    Belief mixed(Belief other, double share) {
+        Gathering gathering = GATHERING.get();
+        for (int index = 0; index < places.length; index++) {
+            gathering.put(places[index], (1 - share) * weights[index]);
+        }
+        for (int index = 0; index < other.places.length; index++) {
+            gathering.put(other.places[index], share * other.weights[index]);
+        }
+        return gathering.gathered(0);
     }
 
     /**
@@ -82,21 +143,11 @@ final class Belief {
      */
     double[] jointly(Likelihood likelihood) {
         double[] joint = new double[STATES];
-        for (int at = 0; at < weights.length; at++) {
-            if (weights[at] > 0) {
-                joint[STATUS_OF[at]] += weights[at] * likelihood.in(at, PHASES.get(at));
-            }
+        for (int index = 0; index < places.length; index++) {
+            int place = places[index];
+            joint[STATUS_OF[place]] += weights[index] * likelihood.in(place, PHASES.get(place));
         }
         return joint;
-    }
-
-    /** Mostly this one, for a small share another. */
-    Belief mixed(Belief other, double share) {
-        double[] next = new double[weights.length];
-        for (int at = 0; at < weights.length; at++) {
-            next[at] = (1 - share) * weights[at] + share * other.weights[at];
-        }
-        return of(next);
     }
 
     /** The same belief with one thing taken for certain; it must be possible. */
@@ -107,8 +158,9 @@ final class Belief {
     /** Chance of something that each phase makes so likely. */
     double chanceOf(Likelihood likelihood) {
         double chance = 0;
-        for (int at = 0; at < weights.length; at++) {
-            chance += weights[at] > 0 ? weights[at] * likelihood.in(at, PHASES.get(at)) : 0;
+        for (int index = 0; index < places.length; index++) {
+            int place = places[index];
+            chance += weights[index] * likelihood.in(place, PHASES.get(place));
         }
         return chance;
     }
@@ -120,10 +172,8 @@ final class Belief {
 
     /** Every phase that is possible, with its weight. */
     void each(Visit visit) {
-        for (int at = 0; at < weights.length; at++) {
-            if (weights[at] > 0) {
-                visit.at(at, PHASES.get(at), weights[at]);
-            }
+        for (int index = 0; index < places.length; index++) {
+            visit.at(places[index], PHASES.get(places[index]), weights[index]);
         }
     }
 
@@ -133,8 +183,8 @@ final class Belief {
 
     Map<Status, Double> odds() {
         double[] joint = new double[STATES];
-        for (int at = 0; at < weights.length; at++) {
-            joint[STATUS_OF[at]] += weights[at];
+        for (int index = 0; index < places.length; index++) {
+            joint[STATUS_OF[places[index]]] += weights[index];
         }
         Map<Status, Double> odds = new EnumMap<>(Status.class);
         for (Status status : Status.values()) {

@@ -91,7 +91,10 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
             cells.put(one, belief.chance(phase -> cellsOf(phase) == Cells.valueOf(one.name())));
         }
         double workers = belief.chance(Phase::workersLay);
-        Predicate<Phase> underWay = phase -> cellsOf(phase) != Cells.NONE;
+        // the days are those of the kind that is likeliest
+        CellsAre kind = cells.entrySet().stream().filter(one -> one.getKey() != CellsAre.NONE)
+                .max(Map.Entry.comparingByValue()).map(Map.Entry::getKey).orElseThrow();
+        Predicate<Phase> underWay = phase -> cellsOf(phase) == Cells.valueOf(kind.name());
         boolean any = withDays && belief.chance(underWay) > LIKELY;
         Optional<DatedSpan> opens = any
                 ? Optional.of(ahead(belief, underWay, Phase::cellDays, clock.emergesAt(), today))

@@ -15,15 +15,20 @@ import vividcrown.core.assumptions.Assumptions;
 final class Flows {
 
     private static final int MONTH_DAYS = 30;
-    /** Some twenty places with their own figures; after that it begins anew. */
-    private static final int MOST_KEPT = 500;
+    /** Some 250 kB each: the half years of a dozen places with their own figures; after that it begins anew. */
+    private static final int MOST_KEPT = 150;
+    private static final int MOST_RATES = 5_000;
     /** Chances are kept to a thousandth, so that places alike share their days. */
     private static final double FINEST = 1000;
 
     private record Key(Assumptions assumptions, Course.Rates rates) {
     }
 
+    private record When(LocalDate day, Season season) {
+    }
+
     private static final Map<Key, Flows> KEPT = new ConcurrentHashMap<>();
+    private static final Map<When, Course.Rates> RATES = new ConcurrentHashMap<>();
 
     private final int[] start;
     private final int[] to;
@@ -70,11 +75,12 @@ final class Flows {
     /** From one day to the next at the place of this season. */
     static Flows on(LocalDate day, Assumptions assumptions, Season season) {
         LocalDate middle = day.withDayOfMonth(day.getDayOfMonth() <= 15 ? 8 : 23);
-        Key key = new Key(assumptions, rates(middle, season));
-        if (KEPT.size() > MOST_KEPT) {
+        if (KEPT.size() > MOST_KEPT || RATES.size() > MOST_RATES) {
             KEPT.clear();
+            RATES.clear();
         }
-        return KEPT.computeIfAbsent(key, Flows::new);
+        Course.Rates rates = RATES.computeIfAbsent(new When(middle, season), when -> rates(when.day(), when.season()));
+        return KEPT.computeIfAbsent(new Key(assumptions, rates), Flows::new);
     }
 
     private static Course.Rates rates(LocalDate day, Season season) {
@@ -90,16 +96,27 @@ final class Flows {
                 Math.round(season.climate().fitAfternoon(day) * 50) / 50.0, rounded.apply(stops), rounded.apply(most));
     }
 
-    double[] dayLater(double[] weights) {
-        double[] next = new double[weights.length];
-        for (int at = 0; at < weights.length; at++) {
+    /**
+     * Hands weights on to the phases of a day later. In plain arrays: this runs for every day of every judgement.
+     *
+     * @param all receives the weights, by the place of the phase
+     * @param touched receives the places that were 0 before
+     * @param count how many are in {@code touched} already
+     * @return how many are in it now
+     */
+    int spread(int[] places, double[] weights, double[] all, int[] touched, int count) {
+        int reached = count;
+        for (int at = 0; at < places.length; at++) {
             double weight = weights[at];
-            if (weight > 0) {
-                for (int index = start[at]; index < start[at + 1]; index++) {
-                    next[to[index]] += weight * share[index];
+            int end = start[places[at] + 1];
+            for (int index = start[places[at]]; index < end; index++) {
+                int target = to[index];
+                if (all[target] == 0) {
+                    touched[reached++] = target;
                 }
+                all[target] += weight * share[index];
             }
         }
-        return next;
+        return reached;
     }
 }

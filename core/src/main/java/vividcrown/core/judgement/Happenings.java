@@ -19,6 +19,8 @@ final class Happenings {
     private static final double QUEEN_ACCEPTED = 0.86;
     private static final double VIRGIN_ACCEPTED = 0.65;
     private static final double ACCEPTED_BESIDE_CELLS = 0.3;
+    /** What was begun in the first days they tear down for a queen. */
+    private static final int CELLS_JUST_BEGUN_DAYS = 2;
     /** A virgin or a queen overlooked kills the one that is given nine times in ten. */
     private static final double ACCEPTED_BESIDE_A_RIVAL = 0.1;
     private static final double ACCEPTED_AMONG_WORKERS = 0.25;
@@ -159,7 +161,9 @@ final class Happenings {
         double accepted = switch (phase.queen()) {
             case NONE -> phase.workersLay()
                     ? ACCEPTED_AMONG_WORKERS
-                    : phase.hasCells() ? ACCEPTED_BESIDE_CELLS : QUEEN_ACCEPTED;
+                    : phase.hasCells() && phase.since() > CELLS_JUST_BEGUN_DAYS
+                            ? ACCEPTED_BESIDE_CELLS
+                            : QUEEN_ACCEPTED;
             case VIRGIN, MATED, UNMATED, FAILING -> ACCEPTED_BESIDE_A_RIVAL;
             case LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> 0;
         };

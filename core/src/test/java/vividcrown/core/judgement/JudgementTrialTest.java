@@ -1,13 +1,17 @@
 package vividcrown.core.judgement;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.mating.MatingClimate;
 
@@ -19,6 +23,13 @@ class JudgementTrialTest {
 
     private static final int COLONIES = 5_000;
     private static final int ADVISED = 1_500;
+    private static final String QUEEN_KILLED = "laying queen killed";
+    private static final String VIRGIN_KILLED = "virgin killed";
+    private static final String SWARM_LEFT = "swarm cells left";
+    private static final String QUEENLESS_LEFT = "late queenless left";
+    private static final String CELLS_DESTROYED = "cells of the queenless destroyed";
+    private static final String UNSURE = "unsure";
+    private static final String LOOKS_FIRST = "unsure, a look or a test first";
 
     /** One answer: the chance of a state, and whether it was so. */
     private record Answer(Status state, double chance, boolean so) {
@@ -29,11 +40,16 @@ class JudgementTrialTest {
     private static final Map<String, Integer> DANGEROUS = new TreeMap<>();
     private static final Map<String, Integer> FIRST = new TreeMap<>();
     private static double logLoss;
+    /** The log-loss on the same colonies of the judgement that argued from nine words alone, measured before it was replaced. */
+    private static final double LOG_LOSS_OF_NINE_WORDS = 0.404;
+    /** Of each kind of dangerous first advice so many in a hundred at the most. */
+    private static final double DANGEROUS_AT_MOST = 0.01;
+    private static final double WITHIN = 0.03;
 
     @BeforeAll
     static void ask() {
         Judge judge = new Judge(Assumptions.standard(), Season.NORTHERN);
-        Advisor advisor = new Advisor(Assumptions.standard(), MatingClimate.UPLAND_46_NORTH, java.util.Set.of());
+        Advisor advisor = new Advisor(Assumptions.standard(), MatingClimate.UPLAND_46_NORTH, Set.of());
         for (int seed = 0; seed < COLONIES; seed++) {
             SimulatedYard.Known colony = SimulatedYard.colony(seed);
             boolean advised = seed < ADVISED;
@@ -49,7 +65,6 @@ class JudgementTrialTest {
                         verdict);
             }
         }
-        print();
     }
 
     private static void first(Action action, SimulatedHive truth, Verdict verdict) {
@@ -59,58 +74,87 @@ class JudgementTrialTest {
             default -> false;
         };
         boolean rests = action == Action.LEAVE_ALONE || action == Action.WAIT_FOR_YOUNG_QUEEN;
-        count("laying queen killed", kills && truth.isQueenright());
-        count("virgin killed", kills && truth.queen == SimulatedHive.Queen.VIRGIN && truth.queenDays < 21);
-        count("swarm cells left", action == Action.LEAVE_ALONE && truth.hasOpenSwarmCells());
-        count("late queenless left", rests && (truth.status() == Status.HOPELESSLY_QUEENLESS
+        count(QUEEN_KILLED, kills && truth.isQueenright());
+        count(VIRGIN_KILLED, kills && truth.queen == SimulatedHive.Queen.VIRGIN && truth.queenDays < 21);
+        count(SWARM_LEFT, action == Action.LEAVE_ALONE && truth.hasOpenSwarmCells());
+        count(QUEENLESS_LEFT, rests && (truth.status() == Status.HOPELESSLY_QUEENLESS
                 || truth.status() == Status.LAYING_WORKERS));
-        count("cells of the queenless destroyed", (action == Action.ARTIFICIAL_SWARM || action == Action.REMOVE_CELLS)
+        count(CELLS_DESTROYED, (action == Action.ARTIFICIAL_SWARM || action == Action.REMOVE_CELLS)
                 && truth.queen == SimulatedHive.Queen.NONE);
         double sure = verdict.chance(verdict.leading());
-        count("unsure", sure < 0.6);
-        count("unsure, a look or a test first",
-                sure < 0.6 && (action == Action.TEST_FRAME || action == Action.LOOK_AGAIN));
+        count(UNSURE, sure < 0.6);
+        count(LOOKS_FIRST, sure < 0.6 && (action == Action.TEST_FRAME || action == Action.LOOK_AGAIN));
     }
 
     private static void count(String what, boolean so) {
         DANGEROUS.merge(what, so ? 1 : 0, Integer::sum);
     }
 
-    private static void print() {
-        StringBuilder table = new StringBuilder();
-        long right = LEADING.stream().filter(Answer::so).count();
-        table.append("right in %.1f %%, log-loss %.3f%n".formatted(100.0 * right / COLONIES, logLoss));
+    /** Deciles of answers that are few may stray further: by two standard errors. */
+    @Test
+    void what_is_called_eighty_in_a_hundred_is_so_in_eighty() {
         for (int decile = 0; decile < 10; decile++) {
-            table.append(line("all states", EVERY, decile));
+            int ten = decile;
+            List<Answer> in = EVERY.stream().filter(one -> Math.min(9, (int) (one.chance() * 10)) == ten).toList();
+            double said = in.stream().mapToDouble(Answer::chance).average().orElse(0);
+            double so = in.stream().filter(Answer::so).count() / (double) in.size();
+            double error = 2 * Math.sqrt(said * (1 - said) / in.size());
+            assertThat(so).as("said %d–%d %%, %d answers", ten * 10, ten * 10 + 10, in.size())
+                    .isCloseTo(said, within(Math.max(WITHIN, error)));
         }
-        for (Status status : Status.values()) {
-            List<Answer> of = EVERY.stream().filter(one -> one.state() == status).toList();
-            double said = of.stream().mapToDouble(Answer::chance).sum();
-            long so = of.stream().filter(Answer::so).count();
-            table.append("%-22s expected %.0f, was %d%n".formatted(status, said, so));
-        }
-        List<Answer> sure = LEADING.stream().filter(one -> one.chance() >= 0.95).toList();
-        table.append("sure of 95 %%: %d, right %.2f %%%n".formatted(sure.size(),
-                100.0 * sure.stream().filter(Answer::so).count() / sure.size()));
-        table.append(FIRST).append('\n').append(DANGEROUS).append('\n');
-        System.getLogger("trial").log(System.Logger.Level.INFO, table);
-        if (Boolean.getBoolean("crown.bench")) {
-            System.out.println(table);
-        }
-    }
-
-    private static String line(String name, List<Answer> answers, int decile) {
-        List<Answer> in = answers.stream()
-                .filter(one -> Math.min(9, (int) (one.chance() * 10)) == decile).toList();
-        double said = in.stream().mapToDouble(Answer::chance).average().orElse(0);
-        double so = in.stream().filter(Answer::so).count() / (double) Math.max(1, in.size());
-        return "%s %2d–%3d %%: %6d answers, said %.1f %%, so in %.1f %%%n".formatted(name, decile * 10,
-                decile * 10 + 10,
-                in.size(), 100 * said, 100 * so);
     }
 
     @Test
-    void runs() {
-        assertThat(LEADING).hasSize(COLONIES);
+    void of_every_state_as_many_are_expected_as_there_are() {
+        for (Status status : Status.values()) {
+            List<Answer> of = EVERY.stream().filter(one -> one.state() == status).toList();
+            double said = of.stream().mapToDouble(Answer::chance).sum() / COLONIES;
+            double so = of.stream().filter(Answer::so).count() / (double) COLONIES;
+            assertThat(said).as(status.name()).isCloseTo(so, within(WITHIN / 3));
+        }
+    }
+
+    @Test
+    void who_is_sure_of_ninety_five_is_right_in_ninety_five() {
+        List<Answer> sure = LEADING.stream().filter(one -> one.chance() >= 0.95).toList();
+        assertThat(sure).hasSizeGreaterThan(COLONIES / 2);
+        assertThat(sure.stream().filter(Answer::so).count() / (double) sure.size()).isGreaterThan(0.95);
+    }
+
+    /** Good's logarithmic score (1952): a quarter less than before. */
+    @Test
+    void it_is_less_surprised_by_the_truth_than_nine_words_were() {
+        assertThat(logLoss).isLessThan(0.755 * LOG_LOSS_OF_NINE_WORDS);
+    }
+
+    @Test
+    void the_first_advice_hardly_ever_loses_something_good() {
+        for (String kind : List.of(QUEEN_KILLED, VIRGIN_KILLED, SWARM_LEFT, QUEENLESS_LEFT, CELLS_DESTROYED)) {
+            assertThat(DANGEROUS.get(kind) / (double) ADVISED).as(kind).isLessThanOrEqualTo(DANGEROUS_AT_MOST);
+        }
+    }
+
+    /** Whoever is under six in ten sure looks again or tests, mostly. */
+    @Test
+    void in_doubt_a_look_or_a_test_comes_first() {
+        assertThat(FIRST).containsKey(Action.TEST_FRAME.name());
+        assertThat(DANGEROUS.get(LOOKS_FIRST) / (double) DANGEROUS.get(UNSURE)).isGreaterThan(0.6);
+    }
+
+    @Test
+    @EnabledIfSystemProperty(named = "crown.bench", matches = "true")
+    void prints_the_table() {
+        System.out.printf(Locale.ROOT,
+                "%nJudgement of %d simulated colonies, seeds 0 to %d: right in %.1f %%, log-loss %.3f%n",
+                COLONIES, COLONIES - 1, 100.0 * LEADING.stream().filter(Answer::so).count() / COLONIES, logLoss);
+        for (int decile = 0; decile < 10; decile++) {
+            int ten = decile;
+            List<Answer> in = EVERY.stream().filter(one -> Math.min(9, (int) (one.chance() * 10)) == ten).toList();
+            System.out.printf(Locale.ROOT, "said %2d–%3d %%: %6d answers, mean %.1f %%, so in %.1f %%%n", ten * 10,
+                    ten * 10 + 10, in.size(), 100 * in.stream().mapToDouble(Answer::chance).average().orElse(0),
+                    100.0 * in.stream().filter(Answer::so).count() / Math.max(1, in.size()));
+        }
+        System.out.println("first advice " + FIRST);
+        System.out.println("of " + ADVISED + ": " + DANGEROUS);
     }
 }

@@ -2,6 +2,7 @@ package vividcrown.core.judgement;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Random;
 
@@ -71,7 +72,9 @@ final class SimulatedHive {
         this.day = day;
         this.luck = luck;
         marked = luck.nextDouble() < 0.6;
-        java.util.Arrays.fill(worker, 1);
+        lastFertilised = day;
+        lastQueens = day;
+        Arrays.fill(worker, 1);
     }
 
     double fit() {
@@ -122,6 +125,11 @@ final class SimulatedHive {
         bees *= queen == Queen.LAYS && worker[21] > 0 ? 1.0 : 0.992;
     }
 
+    /** The last day on which a fertilised egg was laid here. */
+    LocalDate lastFertilised;
+    /** The last day on which a queen laid, mated or not. */
+    LocalDate lastQueens;
+
     private void lay() {
         if (caged || freeIn > 0 || rests) {
             return;
@@ -139,6 +147,12 @@ final class SimulatedHive {
             case NONE, VIRGIN, MATED -> {
                 // nobody lays, unless workers do
             }
+        }
+        if (worker[0] > 0) {
+            lastFertilised = day;
+        }
+        if (worker[0] > 0 || drone[0] > 0) {
+            lastQueens = day;
         }
         if (workersLay >= 0) {
             drone[0] = Math.max(drone[0], workersLay < 3 ? 0.3 : 0.7);

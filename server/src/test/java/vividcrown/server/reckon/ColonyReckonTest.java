@@ -62,6 +62,62 @@ class ColonyReckonTest {
     }
 
     @Test
+    void a_school_of_ones_own_goes_first_but_never_at_the_cost_of_a_queen() {
+        Map<String, Object> workers = reading("2026-06-10", List.of("EGGS_SEVERAL", "EGGS_ON_WALLS",
+                "SEALED_DRONE_SCATTERED", "BEES_OLD"), List.of("SEALED_WORKER"));
+        JsonNode verdict = stranger.post("/api/v1/reckon/judgement", Map.of("preferred", List.of("BROOD_WEEKLY"),
+                "readings", List.of(workers))).json();
+        assertThat(verdict.path("options").get(0).path("action").asString()).isEqualTo("BROOD_WEEKLY");
+        assertThat(verdict.path("options").get(0).path("ownSchool").asBoolean()).isTrue();
+        // a virgin may be in there, and would be lost
+        JsonNode doubtful = stranger.post("/api/v1/reckon/judgement", Map.of("preferred", List.of("UNITE"), "readings",
+                List.of(reading("2026-06-10", List.of(), List.of("BROOD", "QUEEN_CELLS"))))).json();
+        assertThat(doubtful.path("options").get(0).path("action").asString()).isNotEqualTo("UNITE");
+        JsonNode unite = doubtful.path("options").valueStream()
+                .filter(option -> option.path("action").asString().equals("UNITE")).findFirst().orElseThrow();
+        assertThat(unite.path("ownSchool").asBoolean()).isTrue();
+        assertThat(unite.path("risk").asString()).contains("virgin");
+    }
+
+    /** The example in the API's own description. */
+    @Test
+    void one_look_at_brood_gives_the_days_of_the_last_egg() {
+        JsonNode proof = stranger.post("/api/v1/reckon/brood",
+                Map.of("readings", List.of(reading("2026-06-30", List.of("SEALED_WORKER"), List.of("OPEN_BROOD")))))
+                .json();
+        assertThat(proof.path("lastEgg").path("earliest").asString()).isEqualTo("2026-06-08");
+        assertThat(proof.path("lastEgg").path("latest").asString()).isEqualTo("2026-06-21");
+        assertThat(proof.path("reasons")).isNotEmpty();
+    }
+
+    @Test
+    void facts_that_cannot_all_be_true_come_back_with_what_could_explain_them() {
+        JsonNode proof = stranger.post("/api/v1/reckon/brood",
+                Map.of("readings", List.of(reading("2026-06-10", List.of("EGGS"), List.of())), "events",
+                        List.of(Map.of("day", "2026-05-31", "what", "QUEEN_REMOVED"))))
+                .json();
+        JsonNode clash = proof.path("contradictions").get(0);
+        assertThat(clash.path("facts")).hasSize(2);
+        assertThat(clash.path("explanations").findValuesAsString("explanation")).contains("SECOND_QUEEN_MISSED",
+                "LAYING_WORKERS", "WRONG_DATE");
+    }
+
+    /** The example in the API's own description. */
+    @Test
+    void no_brood_and_no_cells_ask_for_a_test_frame() {
+        JsonNode verdict = stranger.post("/api/v1/reckon/judgement", Map.of("readings",
+                List.of(reading("2026-06-10", List.of(), List.of("BROOD", "QUEEN_CELLS"))))).json();
+        assertThat(verdict.path("settle").get(0).path("look").asString()).isEqualTo("TEST_FRAME");
+        double sum = 0;
+        for (JsonNode odds : verdict.path("odds")) {
+            sum += odds.path("chance").asDouble();
+        }
+        assertThat(sum).isCloseTo(1, org.assertj.core.data.Offset.offset(1e-9));
+        assertThat(verdict.path("options")).isNotEmpty();
+        assertThat(verdict.path("proof").path("lastEgg").path("latest").asString()).isEqualTo("2026-05-21");
+    }
+
+    @Test
     void a_school_of_ones_own_goes_first() {
         JsonNode verdict = stranger.post("/api/v1/reckon/judgement", Map.of("preferred", List.of("UNITE"), "readings",
                 List.of(reading("2026-06-10", List.of(), List.of("BROOD", "QUEEN_CELLS"))))).json();

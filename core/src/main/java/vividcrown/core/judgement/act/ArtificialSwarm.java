@@ -24,7 +24,9 @@ final class ArtificialSwarm implements Act {
             case SUPERSEDING -> 0.75;
             case SWARM_CELLS_OPEN -> at.longCells() ? 0.92 : 0.86;
             case SWARM_CELLS_SEALED -> 0.9;
-            case SWARMED, EMERGENCY_CELLS, CELL_GIVEN -> 0.3;
+            // she is looked for first: not found, one cell is left
+            case SWARMED -> 0.9 * at.lays(6);
+            case EMERGENCY_CELLS, CELL_GIVEN -> 0.5 * at.lays(6);
             case VIRGIN_IN_TIME -> 0.5 * at.lays(0);
             case VIRGIN_LATE -> 0.2 * at.lays(0);
             case RECENTLY_QUEENLESS -> 0.4;
