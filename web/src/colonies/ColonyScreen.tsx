@@ -21,6 +21,8 @@ import { SwarmSteps } from './SwarmSteps'
 import { ThreeVerdicts } from './ThreeVerdicts'
 import { VerdictColumn } from './VerdictColumn'
 
+/** So sure one is of a laying queen before one divides a colony for its strength alone. */
+const LAYS = 0.8
 const IN_READINGS: ReadonlySet<Deed['kind']> = new Set(['HIVE_READ'])
 
 export default function ColonyScreen() {
@@ -108,7 +110,7 @@ function Colony({
         <div className="mt-8 min-w-0 lg:mt-0">
           {page.open.length > 0 && <OpenLooks page={page} />}
           {page.swarm && <SwarmSteps colony={colony} plan={page.swarm} onSchool={onSchool} />}
-          {!page.swarm && !page.endedOn && verdict.stop.length === 0 && (
+          {!page.swarm && !page.endedOn && (verdict.contents.queen.LAYING ?? 0) > LAYS && (
             <p className="mb-4">
               <button className="act" onClick={() => onSchool('BEFORE_CELLS')}>
                 {t('colony.before')}

@@ -4,6 +4,9 @@ import { useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Reasons } from '../ui/Reasons'
 
+/** The best few; the others fold out. */
+const SHOWN = 4
+
 /** What was chosen, and what is to be looked for since. */
 export function OpenLooks({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
@@ -60,50 +63,68 @@ export function Options({ page }: { page: ColonyPage }) {
         </p>
       )}
       <ul className="mt-1 border-t-2 border-ink">
-        {verdict.options.map((option) => (
-          <li
-            key={option.action}
-            className="border-b border-rule py-2"
-            data-testid="option"
-            data-action={option.action}
-          >
-            <div className="flex flex-wrap items-baseline gap-x-4">
-              <h3 className="font-work text-lg font-bold">{option.text}</h3>
-              <span>{t('colony.odds1', { odds: Math.round(option.odds * 100) })}</span>
-              {option.cost >= 0.05 && (
-                <span className="text-sm text-ink-2">
-                  {t('colony.cost', { cost: Math.round(option.cost * 100) })}
-                </span>
-              )}
-              {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
-              <button
-                className="act ml-auto"
-                aria-label={t('colony.chooseLabel', { what: option.text })}
-                onClick={() => choose(option)}
-              >
-                {t('colony.choose')}
-              </button>
-            </div>
-            {option.risk && <p className="font-semibold text-crown">{option.risk}</p>}
-            {option.gates.length > 0 && (
-              <ul className="text-sm" aria-label={t('colony.gates')}>
-                {option.gates.map((gate) => (
-                  <li key={gate.text}>
-                    {t(gate.open ? 'colony.gateOpen' : 'colony.gateShut', { gate: gate.text })}
-                  </li>
-                ))}
-              </ul>
-            )}
-            <div className="text-sm text-ink-2">
-              <Reasons reasons={option.reasons.slice(2)}>
-                {option.needs} {option.beware}
-                {option.lastSensible &&
-                  ` ${t('colony.lastSensible', { day: sayDay(option.lastSensible) })}`}
-              </Reasons>
-            </div>
-          </li>
+        {verdict.options.slice(0, SHOWN).map((option) => (
+          <OptionLine key={option.action} option={option} onChoose={choose} />
         ))}
       </ul>
+      {verdict.options.length > SHOWN && (
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2 underline">{t('colony.more')}</summary>
+          <ul className="border-t border-rule">
+            {verdict.options.slice(SHOWN).map((option) => (
+              <OptionLine key={option.action} option={option} onChoose={choose} />
+            ))}
+          </ul>
+        </details>
+      )}
     </section>
+  )
+}
+
+function OptionLine({
+  option,
+  onChoose,
+}: {
+  option: Advised
+  onChoose: (option: Advised) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <li className="border-b border-rule py-2" data-testid="option" data-action={option.action}>
+      <div className="flex flex-wrap items-baseline gap-x-4">
+        <h3 className="font-work text-lg font-bold">{option.text}</h3>
+        <span>{t('colony.odds1', { odds: Math.round(option.odds * 100) })}</span>
+        {option.cost >= 0.05 && (
+          <span className="text-sm text-ink-2">
+            {t('colony.cost', { cost: Math.round(option.cost * 100) })}
+          </span>
+        )}
+        {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
+        <button
+          className="act ml-auto"
+          aria-label={t('colony.chooseLabel', { what: option.text })}
+          onClick={() => onChoose(option)}
+        >
+          {t('colony.choose')}
+        </button>
+      </div>
+      {option.risk && <p className="font-semibold text-crown">{option.risk}</p>}
+      {option.gates.length > 0 && (
+        <ul className="text-sm" aria-label={t('colony.gates')}>
+          {option.gates.map((gate) => (
+            <li key={gate.text}>
+              {t(gate.open ? 'colony.gateOpen' : 'colony.gateShut', { gate: gate.text })}
+            </li>
+          ))}
+        </ul>
+      )}
+      <div className="text-sm text-ink-2">
+        <Reasons reasons={option.reasons.slice(2)}>
+          {option.needs} {option.beware}
+          {option.lastSensible &&
+            ` ${t('colony.lastSensible', { day: sayDay(option.lastSensible) })}`}
+        </Reasons>
+      </div>
+    </li>
   )
 }

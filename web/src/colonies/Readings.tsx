@@ -25,7 +25,14 @@ export function Readings({ page }: { page: ColonyPage }) {
       ...(reading.temper ? [t(`read.tempers.${reading.temper}`)] : []),
       ...(reading.lift ? [t(`read.lifts.${reading.lift}`)] : []),
       ...(reading.weather ? [t(`read.weathers.${reading.weather}`)] : []),
-      ...reading.cells.map((cell) => `${cell.count} × ${t(`cellLook.${cell.look}`)}`),
+      ...reading.cells.map(
+        (cell) =>
+          `${cell.count} × ${t(`cellLook.${cell.look}`)}${
+            cell.guessedDays === undefined
+              ? ''
+              : ` (${t('read.guessed', { count: cell.guessedDays })})`
+          }`,
+      ),
       ...(reading.search ? [t('read.searched', reading.search)] : []),
       ...(reading.mark
         ? [t('read.markSeen', { colour: t(`read.marks.${reading.mark}`, reading.mark) })]

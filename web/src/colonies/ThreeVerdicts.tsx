@@ -3,11 +3,13 @@ import type { ColonyPage } from '../api/types'
 import { sayDay } from '../time/days'
 import { Reasons } from '../ui/Reasons'
 import { StoresLine } from './StoresLine'
+import { useWho } from './VerdictColumn'
 
 /** Three verdicts on the newest reading, each with its evidence; never one tick for all. */
 export function ThreeVerdicts({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { three } = page
+  const sayWho = useWho()
   if (!three) return null
   return (
     <section aria-labelledby="three" className="mb-5">
@@ -18,7 +20,7 @@ export function ThreeVerdicts({ page }: { page: ColonyPage }) {
         <div>
           <dt className="text-sm text-ink-2">{t('colony.threeQueen')}</dt>
           <dd className="font-semibold">
-            {three.queen}{' '}
+            {sayWho(page.verdict)}{' '}
             <span className="font-normal">{Math.round(three.queenChance * 100)} %</span>
           </dd>
         </div>

@@ -4,14 +4,23 @@ import { dayNumber, sayDay, saySpan } from '../time/days'
 import { Reasons } from '../ui/Reasons'
 
 const SHOWN = 4
+const SURE = 0.8
 /** An egg hatches on its third day. */
 const HATCHES = 3
 
 const percent = (chance: number) => `${Math.round(chance * 100)} %`
 
+/** Who is there, and that it is not sure where it is not. */
+export function useWho() {
+  const { t } = useTranslation()
+  return ({ who, contents }: Pick<Verdict, 'who' | 'contents'>) =>
+    Math.max(...Object.values(contents.queen)) < SURE ? t('colony.likely', { who }) : who
+}
+
 /** What the readings mean: the sentence first, then odds, why, what is still open. */
 export function VerdictColumn({ verdict }: { verdict: Verdict }) {
   const { t } = useTranslation()
+  const sayWho = useWho()
   const shown = verdict.odds
     .slice(0, SHOWN)
     .filter((one, index) => index === 0 || one.chance > 0.005)
@@ -25,7 +34,7 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
           ))}
         </div>
       )}
-      <p className="font-read text-2xl leading-8 font-bold">{verdict.who}</p>
+      <p className="font-read text-2xl leading-8 font-bold">{sayWho(verdict)}</p>
       <p className="font-read text-xl leading-7">{verdict.underWay}</p>
       <table className="mt-3 w-full text-left">
         <caption className="sr-only">{t('colony.odds')}</caption>

@@ -65,13 +65,18 @@ export function addedCell(
   draft: Draft,
   look: CellsNotes['look'],
   place: CellsNotes['place'] | undefined,
+  guessedDays?: number,
 ): Draft {
   const where = place ?? 'NOT_RECORDED'
-  const same = (one: CellsNotes) => one.look === look && one.place === where
+  const same = (one: CellsNotes) =>
+    one.look === look && one.place === where && one.guessedDays === guessedDays
   const known = draft.cells.some(same)
   const cells = known
     ? draft.cells.map((one) => (same(one) ? { ...one, count: one.count + 1 } : one))
-    : [...draft.cells, { look, place: where, count: 1 }]
+    : [
+        ...draft.cells,
+        { look, place: where, count: 1, ...(guessedDays === undefined ? {} : { guessedDays }) },
+      ]
   return { ...draft, cells, absent: draft.absent.filter((one) => one !== 'QUEEN_CELLS') }
 }
 

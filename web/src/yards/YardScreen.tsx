@@ -66,6 +66,7 @@ function Yard({ yard }: { yard: YardPage }) {
       }
     >
       {yard.caution && <p className="mb-2 font-semibold">{yard.caution}</p>}
+      <p className="mb-2 text-sm text-ink-2">{t('caution.REGISTRATION')}</p>
       <ThreadChart
         name={t('yard.threads', { yard: yard.name })}
         today={today}

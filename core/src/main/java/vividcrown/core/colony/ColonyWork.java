@@ -1,6 +1,7 @@
 package vividcrown.core.colony;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.judgement.Advice;
@@ -103,6 +104,13 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
     /** The same, and something more to carry. */
     public ColonyWork with(Kit more) {
         return new ColonyWork(job, toDo, when, reasons, kit.plus(more));
+    }
+
+    /** The same at bees that boil over: never alone, never near people or animals. */
+    public ColonyWork atDefensiveBees() {
+        List<Reason> all = new ArrayList<>(reasons);
+        all.addFirst(Reason.of(Source.COMMON_PRACTICE, "due.defensive"));
+        return new ColonyWork(job, toDo, when, all, kit);
     }
 
     /** Drone comb that the season's plan wants put in. */

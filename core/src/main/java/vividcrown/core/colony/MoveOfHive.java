@@ -6,6 +6,7 @@ import vividcrown.core.queen.Stage;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
 import vividcrown.core.reason.Wrong;
+import vividcrown.core.round.Caution;
 
 /**
  * What moving a hive does to its flying bees, and to a queen on her mating flights.
@@ -63,6 +64,9 @@ public record MoveOfHive(Verdict verdict, List<Reason> reasons) {
         }
         if (verdict != Verdict.NOT_NOW) {
             reasons.add(practice("move.travel"));
+        }
+        if (metres > 0) {
+            reasons.add(new Reason(Caution.TRANSIT.sentence(), Source.COMMON_PRACTICE));
         }
         return new MoveOfHive(verdict, reasons);
     }

@@ -185,9 +185,13 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
 
     /** Who is there, in words. */
     public Sentence who() {
-        QueenIs likeliest = queen.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        QueenIs likeliest = likeliestQueen();
         return Sentence
                 .of("who." + (likeliest == QueenIs.NONE && workersLay > MIDDLE ? "WORKERS_LAY" : likeliest.name()));
+    }
+
+    private QueenIs likeliestQueen() {
+        return queen.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
     }
 
     /** What is under way, in words. */
@@ -198,6 +202,9 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
                     .or(() -> emerges.map(days -> Sentence.of("underWay." + likeliest + ".sealed", days)))
                     .orElse(Sentence.of("underWay.cells"));
         }
-        return firstEggs.map(days -> Sentence.of("underWay.firstEggs", days)).orElse(Sentence.of("underWay.NOTHING"));
+        String eggs = likeliestQueen() == QueenIs.LAYING || likeliestQueen() == QueenIs.TWO
+                ? "underWay.daughter"
+                : "underWay.firstEggs";
+        return firstEggs.map(days -> Sentence.of(eggs, days)).orElse(Sentence.of("underWay.NOTHING"));
     }
 }

@@ -34,6 +34,8 @@ import vividcrown.server.yard.Yard;
 public class ColonyStandings {
 
     private static final int DECIDED_DAYS = 21;
+    /** Of the five grades of temper. */
+    private static final int BOILS_OVER = 4;
     /** Judged in one go; the writers of the operation wait so long. */
     private static final int AT_ONCE = 50;
 
@@ -114,7 +116,8 @@ public class ColonyStandings {
                 swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm),
                 chosenSince(facts, today) ? Optional.empty() : judges.decision(verdict, yard), stop, open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,
-                today).map(next -> next.with(feed(hive, facts, yard, today)));
+                today).map(next -> next.with(feed(hive, facts, yard, today)))
+                .map(next -> isDefensive(facts) ? next.atDefensiveBees() : next);
         return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
                 Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
                 overdue, stop, !verdict.proof().clashes().isEmpty(), work);
@@ -123,6 +126,12 @@ public class ColonyStandings {
     /** Somebody decided within the last weeks: the follow-ups of that say when to look. */
     private static boolean chosenSince(ColonyBook.Facts facts, LocalDate today) {
         return facts.chosen().filter(entry -> entry.day().isAfter(today.minusDays(DECIDED_DAYS))).isPresent();
+    }
+
+    /** By the newest temper that was noted. */
+    private static boolean isDefensive(ColonyBook.Facts facts) {
+        return facts.notes().reversed().stream().flatMap(notes -> notes.temper().stream()).findFirst()
+                .filter(temper -> temper >= BOILS_OVER).isPresent();
     }
 
     /** Sugar that it surely wants; what it may want is lifted first. */
