@@ -118,7 +118,7 @@ class SwarmPlannerTest {
                 warning -> assertThat(warning.fact().toString()).contains("artificial swarm is surer"));
         SwarmPlan young = plan(found(CellLook.CUP_EGG, CombPlace.BOTTOM_EDGE, 6), SwarmSchool.REMOVE_AND_REPEAT);
         assertThat(young.steps()).filteredOn(step -> step.kind() == SwarmStep.Kind.CHECK_AGAIN).singleElement()
-                .satisfies(step -> assertThat(step.when()).isEqualTo(new DatedSpan(day(5), day(5), day(6))));
+                .satisfies(step -> assertThat(step.when()).isEqualTo(new DatedSpan(day(4), day(4), day(5))));
     }
 
     @Test

@@ -48,6 +48,12 @@ class ColonyTest {
         return owner.get("/api/v1/colonies/" + id(code)).json();
     }
 
+    private void later(int days) {
+        for (int day = 0; day < days; day++) {
+            owner.post("/api/v1/demo/step", Map.of());
+        }
+    }
+
     private Client.Answer reads(String code, String day, Map<String, Object> reading) {
         return owner.tell(LocalDate.parse(day), "HIVE_READ", "hive", id(code), "notes", reading);
     }
@@ -322,6 +328,55 @@ class ColonyTest {
                 text -> assertThat(text).contains("tell the bee authority"));
         JsonNode clash = page("H 10").path("verdict").path("proof").path("contradictions").get(0);
         assertThat(clash.path("facts")).hasSize(2);
+    }
+
+    /** Nothing is divided, shaken or moved until a look lifts it: the swarm's steps wait too. */
+    @Test
+    void under_suspicion_there_are_no_swarm_steps_and_nothing_on_the_round() {
+        assertThat(page("H 2").path("swarm").isMissingNode()).isFalse();
+        assertThat(reads("H 2", "2026-06-09", Map.of("seen", List.of("CAPS_SUNKEN"))).status()).isEqualTo(200);
+        assertThat(page("H 2").path("swarm").isMissingNode()).isTrue();
+        assertThat(owner.get("/api/v1/round").text()).doesNotContain("\"code\":\"H 2\"");
+    }
+
+    @Test
+    void a_chosen_test_frame_is_brood_given_and_its_cells_are_its_answer() {
+        assertThat(owner.tell("ACTION_CHOSEN", "hive", id("H 6"), "action", "TEST_FRAME", "followUps", List.of())
+                .status()).isEqualTo(200);
+        later(4);
+        JsonNode verdict = owner.post("/api/v1/colonies/" + id("H 6") + "/preview", Map.of("seen",
+                List.of("LARVAE"), "absent", List.of("CELLS_ON_TEST_FRAME"))).json().path("verdict");
+        assertThat(verdict.path("contents").path("queen").path("NONE").asDouble()).isLessThan(0.15);
+        JsonNode cells = owner.post("/api/v1/colonies/" + id("H 6") + "/preview", Map.of("seen",
+                List.of("CELLS_ON_TEST_FRAME"))).json().path("verdict");
+        assertThat(cells.path("contents").path("cells").path("EMERGENCY").asDouble()).isGreaterThan(0.7);
+    }
+
+    @Test
+    void a_reading_has_three_verdicts_and_the_page_says_who_is_there_and_what_is_under_way() {
+        assertThat(reads("H 1", "2026-06-09", Map.of("seen", List.of("SEALED_WORKER_SPOTTY", "EGGS_SINGLE"),
+                "framesOfBees", 3)).status()).isEqualTo(200);
+        JsonNode page = page("H 1");
+        assertThat(page.path("three").path("brood").asString()).startsWith("Spotty");
+        assertThat(page.path("three").path("strength").asString()).startsWith("Weak");
+        assertThat(page.path("verdict").path("who").asString()).isEqualTo("A laying queen.");
+        assertThat(page("H 2").path("verdict").path("underWay").asString()).startsWith("Swarm cells");
+    }
+
+    @Test
+    void what_was_said_is_held_against_what_is_found_later() {
+        assertThat(reads("H 1", "2026-06-09", Map.of("seen", List.of("EGGS_SINGLE", "YOUNG_LARVAE"))).status())
+                .isEqualTo(200);
+        owner.get("/api/v1/colonies");
+        int before = owner.get("/api/v1/colonies/track-record").json().path("settled").asInt();
+        later(10);
+        assertThat(reads("H 1", "2026-06-19", Map.of("seen", List.of("EGGS_SINGLE", "SEALED_WORKER"))).status())
+                .isEqualTo(200);
+        JsonNode track = owner.get("/api/v1/colonies/track-record").json();
+        assertThat(track.path("settled").asInt()).isEqualTo(before + 1);
+        assertThat(track.path("byState").get(0).path("state").asString()).isEqualTo("LAYING_QUEEN");
+        assertThat(application.signedIn(application.demo().ownerEmail()).get("/api/v1/colonies/track-record").json()
+                .path("settled").asInt()).isZero();
     }
 
     @Test

@@ -84,6 +84,25 @@ class OrderTest {
     }
 
     @Test
+    void a_queen_whose_brood_was_not_judged_is_not_handed_over_as_judged() {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> terms = order(1, "2026-06-09", "2026-06-25");
+        terms.put("product", "JUDGED_QUEENS");
+        assertThat(takes(owner, id, terms).status()).isEqualTo(200);
+        String unjudged = owner.get("/api/v1/orders/free-queens").json().valueStream()
+                .filter(one -> one.path("stage").asString().equals("LAYING")).findFirst().orElseThrow().path("id")
+                .asString();
+        owner.tell("ORDER_MOVED_ON", "order", id, "state", "PROMISED");
+        assertThat(
+                owner.tell("QUEENS_PROMISED", "order", id, "promised", List.of(unjudged), "letGo", List.of()).status())
+                .isEqualTo(200);
+        Client.Answer handed = owner.tell("ORDER_DELIVERED", "order", id, "count", 1, "queens", List.of(unjudged),
+                "complete", false);
+        assertThat(handed.status()).isEqualTo(422);
+        assertThat(handed.text()).contains("is not judged");
+    }
+
+    @Test
     void a_queen_is_promised_to_one_only_and_can_be_let_go() {
         String one = takes(3);
         String two = takes(3);

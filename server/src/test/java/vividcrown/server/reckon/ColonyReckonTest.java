@@ -81,52 +81,6 @@ class ColonyReckonTest {
 
     /** The example in the API's own description. */
     @Test
-    void one_look_at_brood_gives_the_days_of_the_last_egg() {
-        JsonNode proof = stranger.post("/api/v1/reckon/brood",
-                Map.of("readings", List.of(reading("2026-06-30", List.of("SEALED_WORKER"), List.of("OPEN_BROOD")))))
-                .json();
-        assertThat(proof.path("lastEgg").path("earliest").asString()).isEqualTo("2026-06-08");
-        assertThat(proof.path("lastEgg").path("latest").asString()).isEqualTo("2026-06-21");
-        assertThat(proof.path("reasons")).isNotEmpty();
-    }
-
-    @Test
-    void facts_that_cannot_all_be_true_come_back_with_what_could_explain_them() {
-        JsonNode proof = stranger.post("/api/v1/reckon/brood",
-                Map.of("readings", List.of(reading("2026-06-10", List.of("EGGS"), List.of())), "events",
-                        List.of(Map.of("day", "2026-05-31", "what", "QUEEN_REMOVED"))))
-                .json();
-        JsonNode clash = proof.path("contradictions").get(0);
-        assertThat(clash.path("facts")).hasSize(2);
-        assertThat(clash.path("explanations").findValuesAsString("explanation")).contains("SECOND_QUEEN_MISSED",
-                "LAYING_WORKERS", "WRONG_DATE");
-    }
-
-    /** The example in the API's own description. */
-    @Test
-    void no_brood_and_no_cells_ask_for_a_test_frame() {
-        JsonNode verdict = stranger.post("/api/v1/reckon/judgement", Map.of("readings",
-                List.of(reading("2026-06-10", List.of(), List.of("BROOD", "QUEEN_CELLS"))))).json();
-        assertThat(verdict.path("settle").get(0).path("look").asString()).isEqualTo("TEST_FRAME");
-        double sum = 0;
-        for (JsonNode odds : verdict.path("odds")) {
-            sum += odds.path("chance").asDouble();
-        }
-        assertThat(sum).isCloseTo(1, org.assertj.core.data.Offset.offset(1e-9));
-        assertThat(verdict.path("options")).isNotEmpty();
-        assertThat(verdict.path("proof").path("lastEgg").path("latest").asString()).isEqualTo("2026-05-21");
-    }
-
-    @Test
-    void a_school_of_ones_own_goes_first() {
-        JsonNode verdict = stranger.post("/api/v1/reckon/judgement", Map.of("preferred", List.of("UNITE"), "readings",
-                List.of(reading("2026-06-10", List.of(), List.of("BROOD", "QUEEN_CELLS"))))).json();
-        assertThat(verdict.path("options").get(0).path("action").asString()).isEqualTo("UNITE");
-        assertThat(verdict.path("options").get(0).path("ownSchool").asBoolean()).isTrue();
-    }
-
-    /** The example in the API's own description. */
-    @Test
     void the_return_visit_is_on_day_seven_to_ten() {
         JsonNode plan = stranger.post("/api/v1/reckon/swarm-plan", Map.of("queenRemovedOn", "2026-05-20")).json();
         assertThat(plan.path("returnVisit").path("earliest").asString()).isEqualTo("2026-05-27");
