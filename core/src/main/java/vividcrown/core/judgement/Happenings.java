@@ -30,6 +30,7 @@ final class Happenings {
     private static final double GIVEN_BESIDE_CELLS = 0.5;
     /** Of cells left when a prime swarm leaves, how old the oldest is from the day of sealing on. */
     private static final double[] AGE_WHEN_SWARMING = {0.2, 0.3, 0.25, 0.15, 0.1};
+    private static final int RELEASED_DAYS = 3;
     /** Age in days of the youngest brood in a frame given as open brood: eggs, mostly. */
     private static final int GIFT_SINCE = 1;
     /** Nothing but sealed brood went along. */
@@ -49,8 +50,10 @@ final class Happenings {
             case SPLIT_WITHOUT_EGGS -> belief.after((phase, weight, next) -> queenLost(phase, weight,
                     (then, share) -> next.put(aged(then, SEALED_ONLY_SINCE), share)));
             case SPLIT_WITH_QUEEN -> belief.after((phase, weight, next) -> {
-                next.put(phase, weight * (phase.queen() == Queen.NONE ? 0.05 : 1));
-                next.put(Phase.settled(Cells.NONE, 0), phase.queen() == Queen.NONE ? weight * 0.95 : 0);
+                // who splits with the queen has seen her lay
+                double others = phase.isQueenright() ? 1 : 0.05;
+                next.put(phase, weight * others);
+                next.put(Phase.settled(Cells.NONE, 0), weight * (1 - others));
             });
             case SWARMED -> belief.after(this::swarmed);
             case CAST -> belief.after((phase, weight, next) -> {
@@ -73,7 +76,8 @@ final class Happenings {
                             phase.isQueenright() ? Phase.of(Queen.CAGED, 0, sinceOf(phase)) : phase, weight));
             case QUEEN_RELEASED -> belief.after((phase, weight, next) -> {
                 boolean kept = phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN;
-                next.put(kept ? Phase.laying(0, phase.since()) : phase, weight);
+                // out of the cage she takes a day or some to begin
+                next.put(kept ? Phase.of(Queen.GIVEN, RELEASED_DAYS, phase.since()) : phase, weight);
             });
             case BROOD_GIVEN -> belief.after(Happenings::broodGiven);
             case BROOD_TAKEN -> belief.after((phase, weight, next) -> next.put(broodTaken(phase), weight));

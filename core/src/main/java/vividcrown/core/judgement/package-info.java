@@ -1,9 +1,11 @@
 /**
- * What state is the colony in, how sure is that, and what should be done?
+ * What is in the hive, how sure is that, and what should be done?
  *
- * <p>Read {@link vividcrown.core.judgement.Status} (the states), {@link vividcrown.core.judgement.Phase} (each state with
- * its days), {@link vividcrown.core.judgement.Likelihoods} (how often each sign goes with each state, with the reason),
- * then {@link vividcrown.core.judgement.Judge} (Bayes over time) and {@link vividcrown.core.judgement.Advisor}. Depends
- * on {@code brood}, {@code reading}, {@code mating}, {@code odds}, {@code assumptions}, {@code time} and {@code reason}.
+ * <p>Read {@link vividcrown.core.judgement.Phase} (what can be in there, with its days),
+ * {@link vividcrown.core.judgement.Course} (how it goes on), {@link vividcrown.core.judgement.Happenings} (what events do),
+ * {@link vividcrown.core.judgement.Evidence} (what readings say), then {@link vividcrown.core.judgement.Judge} (Bayes over time),
+ * {@link vividcrown.core.judgement.Contents} (what people read) and {@link vividcrown.core.judgement.Advisor}. Depends on
+ * {@code brood}, {@code reading}, {@code mating}, {@code climate}, {@code odds}, {@code assumptions}, {@code time} and
+ * {@code reason}.
  */
 package vividcrown.core.judgement;

@@ -161,6 +161,28 @@ class AdviceVignettesTest {
     }
 
     @Test
+    void six_weeks_without_a_queen_and_old_bees_are_no_place_for_a_cell() {
+        Asked asked = ask(List.of(event(0, EventKind.QUEEN_REMOVED), event(9, EventKind.CELLS_DESTROYED)), day(42),
+                Reading.of(day(42), Sign.BEES_OLD).without(Sign.BROOD, Sign.QUEEN, Sign.QUEEN_CELLS));
+        assertThat(asked.first()).isIn(Action.BROOD_THEN_QUEEN, Action.UNITE, Action.LOOK_AGAIN, Action.BREAK_UP);
+    }
+
+    @Test
+    void on_the_day_after_her_release_no_eggs_are_no_alarm() {
+        Asked asked = ask(List.of(event(-20, EventKind.QUEEN_CAGED), event(-1, EventKind.QUEEN_RELEASED)), day(0),
+                Reading.of(day(-20), Sign.EGGS, Sign.QUEEN_MARKED), Reading.of(day(0)).without(Sign.OPEN_BROOD));
+        assertThat(asked.chance(Case.KEPT, Case.LAYING)).isGreaterThan(0.85);
+        assertThat(asked.first()).isIn(Action.LEAVE_ALONE, Action.LOOK_AGAIN);
+    }
+
+    @Test
+    void the_old_queens_nuc_is_not_taken_for_a_virgins() {
+        Asked asked = ask(List.of(event(0, EventKind.SPLIT_WITH_QUEEN)), day(2), Reading.of(day(2)).without(Sign.EGGS));
+        assertThat(asked.verdict().contents().queen().get(Contents.QueenIs.VIRGIN)).isLessThan(0.15);
+        assertThat(DESTROYS).doesNotContain(asked.first());
+    }
+
+    @Test
     void nothing_that_moves_frames_is_advised_under_suspicion() {
         Asked asked = ask(List.of(), day(0),
                 Reading.of(day(0), Sign.ROPY).without(Sign.EGGS, Sign.LARVAE, Sign.QUEEN_CELLS));

@@ -26,7 +26,7 @@ final class BroodWeekly implements Act {
             case CELL_GIVEN -> at.orSaved(at.fromCell());
             case VIRGIN_IN_TIME -> at.orSaved(at.lays(0));
             case VIRGIN_LATE -> at.orSaved(0.5 * at.lays(0));
-            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(at.raises());
+            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(at.oldBees(at.raises()));
             case FAILING, UNMATED -> 0.3;
             case LAYING_WORKERS -> 0.55;
         };

@@ -46,6 +46,11 @@ public record Circumstances(LocalDate today, Assumptions assumptions, MatingChan
         return longQueenless ? 0.5 : LossStep.ACCEPTANCE.prior().mean();
     }
 
+    /** Old bees are gone before a young queen's brood emerges: what rests on one comes right less often. */
+    double oldBees(double chance) {
+        return longQueenless ? 0.55 * chance : chance;
+    }
+
     /** What is saved when it came to nothing and is united in the end: little once it is cold. */
     double orSaved(double chance) {
         double stillWarm = mating.of(today.plusDays(WAITED_DAYS));

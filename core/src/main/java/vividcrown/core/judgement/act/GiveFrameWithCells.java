@@ -27,7 +27,7 @@ final class GiveFrameWithCells implements Act {
             case CELL_GIVEN -> at.orSaved(at.fromCell());
             case VIRGIN_IN_TIME -> at.orSaved(at.lays(0));
             case VIRGIN_LATE -> at.orSaved(0.4 * at.lays(0));
-            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(1.02 * at.fromCell());
+            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(at.oldBees(1.02 * at.fromCell()));
             case FAILING, UNMATED -> 0.2;
             case LAYING_WORKERS -> 0.35 * at.fromCell();
         };
