@@ -58,12 +58,14 @@ public final class Advisor {
 
     private final Assumptions assumptions;
     private final MatingChance mating;
+    private final Season season;
     private final Set<Action> preferred;
 
     /** @param preferred the actions of the operation's own school */
     public Advisor(Assumptions assumptions, MatingClimate climate, Set<Action> preferred) {
         this.assumptions = assumptions;
         this.mating = new MatingChance(climate);
+        this.season = new Season(false, climate);
         this.preferred = preferred.isEmpty() ? EnumSet.noneOf(Action.class) : EnumSet.copyOf(preferred);
     }
 
@@ -155,8 +157,11 @@ public final class Advisor {
         double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
                 + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS);
         return switch (act.action()) {
-            case LEAVE_ALONE, MARK_BOTH -> swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE
-                    && !livingCellsSeen(readings) || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
+            // in winter nothing can be done, and nothing is opened
+            case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE && season.isWinter(verdict.asOf())
+                    || swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE
+                            && !livingCellsSeen(readings)
+                    || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
             case WAIT_FOR_YOUNG_QUEEN -> contents.chance(Case.SWARM_CELLS_OPEN)
                     + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE;
             case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
@@ -165,8 +170,8 @@ public final class Advisor {
             case REQUEEN -> queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE
                     && contents.chance(Case.FAILING) + contents.chance(Case.UNMATED) > 0.8;
             case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> queenright < 0.1 && young < 0.25 && !isInHerTime(verdict);
-            case LOOK_AGAIN -> true;
-            case TEST_FRAME, BROOD_WEEKLY -> !isInHerTime(verdict);
+            case LOOK_AGAIN -> !season.isWinter(verdict.asOf());
+            case TEST_FRAME, BROOD_WEEKLY -> !isInHerTime(verdict) && !season.isWinter(verdict.asOf());
             case GIVE_QUEEN, BROOD_THEN_QUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP ->
                 queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE;
         };
@@ -344,7 +349,7 @@ public final class Advisor {
     public Optional<Advice.Decision> decide(Verdict verdict) {
         LocalDate today = verdict.asOf();
         double sure = chance(verdict, Case::isQueenright);
-        if (sure > 1 - WORTH_SHOWING || isSupersedure(verdict)) {
+        if (sure > 1 - WORTH_SHOWING || isSupersedure(verdict) || season.isWinter(today)) {
             return Optional.empty();
         }
         Sentence ifSo = Sentence.of("decide.lays");

@@ -60,6 +60,10 @@ final class LookAhead {
      * @param toldToday what was looked at today already
      */
     List<BestLook> best(Belief belief, LocalDate today, Set<BestLook.Kind> toldToday) {
+        if (season.isWinter(today)) {
+            // whatever is in doubt waits until they fly
+            return List.of();
+        }
         List<Future> futures = new ArrayList<>();
         belief.odds().forEach((status, chance) -> {
             if (chance > NEGLIGIBLE) {

@@ -27,6 +27,8 @@ public record Season(boolean southern, MatingClimate climate) {
     private static final double ODDS_A_DEGREE = 0.35;
     private static final int HALF_YEAR_MONTHS = 6;
     private static final int MONTH_DAYS = 30;
+    private static final double HARDLY = 0.015;
+    private static final int SHUT_AROUND_DAYS = 25;
     private static final double DRONES_FLY_FROM = 0.08;
 
     /** Of an upland valley near 46° N, or as far south. */
@@ -69,6 +71,12 @@ public record Season(boolean southern, MatingClimate climate) {
     /** Whether colonies swarm at this time, so that weekly looks are due. */
     public boolean isSwarmSeason(LocalDate day) {
         return swarmShare(day) >= SWARM_SEASON_FROM;
+    }
+
+    /** No afternoon is fit for flight, nor was or will be for weeks: hives stay shut. */
+    public boolean isWinter(LocalDate day) {
+        return climate.fitAfternoon(day) < HARDLY && climate.fitAfternoon(day.minusDays(SHUT_AROUND_DAYS)) < HARDLY
+                && climate.fitAfternoon(day.plusDays(SHUT_AROUND_DAYS)) < HARDLY;
     }
 
     /** Whether drones for mating can be counted on. */

@@ -262,6 +262,15 @@ class AdviceVignettesTest {
     }
 
     @Test
+    void in_mid_january_nothing_is_opened_and_nothing_to_be_decided() {
+        LocalDate january = LocalDate.of(2026, 1, 15);
+        Asked asked = ask(List.of(), january, Reading.of(january, Sign.MOANING, Sign.BEES_OLD));
+        assertThat(asked.first()).isEqualTo(Action.LEAVE_ALONE);
+        assertThat(asked.verdict().settle()).isEmpty();
+        assertThat(asked.advice().decide()).isEmpty();
+    }
+
+    @Test
     void october_in_the_south_is_spring_with_its_weather() {
         LocalDate october = LocalDate.of(2026, 10, 28);
         Season south = new Season(true);

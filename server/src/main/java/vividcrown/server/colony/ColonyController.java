@@ -32,6 +32,7 @@ import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.hive.Spot;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Action;
+import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.ThreeVerdicts;
@@ -188,13 +189,14 @@ class ColonyController {
         Map<UUID, String> by = by(facts, reads);
         List<Inside.Noted> noted = reads.stream().map(entry -> new Inside.Noted(entry.day(), ColonyBook.notes(entry)))
                 .toList();
-        ColonyStanding standing = standings.standing(hive, facts, yard, verdict, day);
+        Advice advice = judges.advice(verdict, facts, yard);
+        ColonyStanding standing = standings.standing(hive, facts, yard, verdict, advice.decide(), day);
         return new ColonyPage(
                 line(hive, standing, yard, stack.stream().filter(box -> box.kind().hasFrames()).findFirst()
                         .map(box -> new Lowest(box.slots(), box.format())), day),
                 hive.position(), stack, hive.droneCombOn().orElse(null), hive.endedOn().orElse(null),
                 reader.view(queens.livingIn(id), day), inside.strength(stack, noted),
-                VerdictView.of(verdict, judges.advice(verdict, facts, yard)),
+                VerdictView.of(verdict, advice),
                 reads.stream()
                         .map(entry -> new ReadingLine(entry.id(), entry.day(),
                                 Objects.requireNonNull(by.get(entry.id())),

@@ -1,7 +1,6 @@
 package vividcrown.server.colony;
 
 import java.time.LocalDate;
-import java.util.Optional;
 import org.springframework.stereotype.Component;
 import vividcrown.core.judgement.Advice;
 import vividcrown.core.judgement.Advisor;
@@ -44,12 +43,8 @@ class ColonyJudge {
         return advisor(yard).advise(verdict, facts.readings());
     }
 
-    /** By when to decide on it, if it is in doubt. */
-    Optional<Advice.Decision> decision(Verdict verdict, Yard yard) {
-        return advisor(yard).decide(verdict);
-    }
-
-    private Advisor advisor(Yard yard) {
+    /** With the weather that is known of the yard: asked for once, for all that stand there. */
+    Advisor advisor(Yard yard) {
         Settings own = settings.current();
         return new Advisor(own.assumptions(), climate(yard), own.preferred());
     }

@@ -14,10 +14,13 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.PlatformTransactionManager;
 import org.springframework.transaction.support.TransactionTemplate;
 import vividcrown.core.colony.ColonyWork;
+import vividcrown.core.judgement.Advice;
+import vividcrown.core.judgement.Advisor;
 import vividcrown.core.judgement.Judge;
 import vividcrown.core.judgement.Need;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.Season;
+import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.Suspicion;
 import vividcrown.core.round.Item;
@@ -34,6 +37,7 @@ import vividcrown.server.yard.Yard;
 public class ColonyStandings {
 
     private static final int DECIDED_DAYS = 21;
+    private static final double IN_DOUBT = 0.7;
     /** Of the five grades of temper. */
     private static final int BOILS_OVER = 4;
     /** Judged in one go; the writers of the operation wait so long. */
@@ -88,13 +92,15 @@ public class ColonyStandings {
         boolean keep = turns.tryToTake();
         Map<UUID, ColonyBook.Facts> facts = book.facts(hives, today);
         Map<UUID, Judge> byYard = new HashMap<>();
+        Map<UUID, Advisor> advisors = new HashMap<>();
         Map<UUID, ColonyStanding> standings = new HashMap<>();
         for (Hive hive : hives) {
             Yard yard = Objects.requireNonNull(yards.get(hive.yardId()));
             Judge judge = byYard.computeIfAbsent(yard.id(), _ -> judges.judge(yard));
             ColonyBook.Facts known = Objects.requireNonNull(facts.get(hive.id()));
             Verdict verdict = judge.atAGlance(known.readings(), known.events(), today);
-            standings.put(hive.id(), standing(hive, known, yard, verdict, today));
+            standings.put(hive.id(), standing(hive, known, yard, verdict, advisors
+                    .computeIfAbsent(yard.id(), _ -> judges.advisor(yard)).decide(verdict), today));
             if (keep) {
                 said.keep(hive, verdict, known);
             }
@@ -105,8 +111,12 @@ public class ColonyStandings {
         return standings;
     }
 
-    /** @param verdict of that day */
-    ColonyStanding standing(Hive hive, ColonyBook.Facts facts, Yard yard, Verdict verdict, LocalDate today) {
+    /**
+     * @param verdict of that day
+     * @param decide by when to decide on it, if it is in doubt
+     */
+    ColonyStanding standing(Hive hive, ColonyBook.Facts facts, Yard yard, Verdict verdict,
+            Optional<Advice.Decision> decide, LocalDate today) {
         Season season = ColonyJudge.season(yard);
         List<Option.FollowUp> open = facts.open();
         Optional<Option.FollowUp> due = open.stream().filter(one -> !one.shut()).findFirst();
@@ -114,7 +124,7 @@ public class ColonyStandings {
         boolean stop = Suspicion.of(facts.readings()).stops();
         Optional<ColonyWork> work = ColonyWork.next(
                 swarms.of(facts, yard, Optional.empty(), today).map(Swarms.Underway::swarm),
-                chosenSince(facts, today) ? Optional.empty() : judges.decision(verdict, yard), stop, open,
+                decide.filter(_ -> isToBeDecided(verdict, facts, today)), stop, open,
                 facts.chosen().map(entry -> entry.day()), hive.lastKnownOn(), hive.purpose().isReadWeekly(), season,
                 today).map(next -> next.with(feed(hive, facts, yard, today)))
                 .map(next -> isDefensive(facts) ? next.atDefensiveBees() : next);
@@ -123,9 +133,12 @@ public class ColonyStandings {
                 overdue, stop, !verdict.proof().clashes().isEmpty(), work);
     }
 
-    /** Somebody decided within the last weeks: the follow-ups of that say when to look. */
-    private static boolean chosenSince(ColonyBook.Facts facts, LocalDate today) {
-        return facts.chosen().filter(entry -> entry.day().isAfter(today.minusDays(DECIDED_DAYS))).isPresent();
+    /** It was looked at lately and is in real doubt, and nobody has chosen what to do: the follow-ups of that would say. */
+    private static boolean isToBeDecided(Verdict verdict, ColonyBook.Facts facts, LocalDate today) {
+        LocalDate lately = today.minusDays(DECIDED_DAYS);
+        double queenright = verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS);
+        return queenright < IN_DOUBT && facts.lastRead().filter(lately::isBefore).isPresent()
+                && facts.chosen().filter(entry -> entry.day().isAfter(lately)).isEmpty();
     }
 
     /** By the newest temper that was noted. */

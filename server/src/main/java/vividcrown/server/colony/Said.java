@@ -29,8 +29,8 @@ class Said {
 
     private static final TypeReference<Map<Status, Double>> ODDS = new TypeReference<>() {
     };
-    /** What is older was said by other rules, of colonies long gone. */
-    private static final int YEARS = 3;
+    /** As far back as the book is read. */
+    private static final int DAYS = 400;
 
     private final JdbcClient jdbc;
     private final ColonyBook book;
@@ -67,7 +67,7 @@ class Said {
 
     private List<Case> cases(LocalDate today) {
         List<Row> rows = jdbc.sql("select hive_id, day, odds from verdict_said where day >= ? and day < ? order by day")
-                .params(today.minusYears(YEARS), today).query(Row.class).list();
+                .params(today.minusDays(DAYS), today).query(Row.class).list();
         Collection<Hive> known = hives.findAllById(rows.stream().map(Row::hiveId).distinct().toList());
         Map<UUID, ColonyBook.Facts> facts = book.facts(known, today);
         List<Case> cases = new ArrayList<>();

@@ -8,11 +8,11 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Take the old queen away with a nuc: the swarm that would have left. */
-final class ArtificialSwarm implements Act {
+final class ArtificialSwarm extends Act {
 
-    @Override
-    public Action action() {
-        return Action.ARTIFICIAL_SWARM;
+    ArtificialSwarm() {
+        super(Action.ARTIFICIAL_SWARM, 0.03, Circumstances.BROOD_TO_EMERGENCE, Set.of(Trait.MOVES_FRAMES),
+                Gate.QUEEN_IN_HAND, Gate.NO_DISEASE);
     }
 
     @Override
@@ -36,28 +36,8 @@ final class ArtificialSwarm implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.03;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.QUEEN_IN_HAND, Gate.NO_DISEASE);
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.BROOD_TO_EMERGENCE;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(7, 8, 10).from(at.today()), "cells"),
-                Act.look(DaySpan.ofDays(28, 30, 35).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(7, 8, 10), at, "cells"),
+                look(DaySpan.ofDays(28, 30, 35), at, "eggs"));
     }
 }

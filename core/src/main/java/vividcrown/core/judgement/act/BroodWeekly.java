@@ -8,11 +8,10 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Open brood every week for three weeks, then a queen or what they raise. */
-final class BroodWeekly implements Act {
+final class BroodWeekly extends Act {
 
-    @Override
-    public Action action() {
-        return Action.BROOD_WEEKLY;
+    BroodWeekly() {
+        super(Action.BROOD_WEEKLY, 0.09, NO_VIRGIN, Set.of(Trait.MOVES_FRAMES), Gate.NO_DISEASE);
     }
 
     @Override
@@ -33,24 +32,9 @@ final class BroodWeekly implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.09;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_DISEASE);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(7).from(at.today()), "testFrame"),
-                Act.look(DaySpan.ofDays(14).from(at.today()), "testFrame"),
-                Act.look(DaySpan.ofDays(21).from(at.today()), "testFrame"));
+        return List.of(look(DaySpan.ofDays(7), at, "testFrame"),
+                look(DaySpan.ofDays(14), at, "testFrame"),
+                look(DaySpan.ofDays(21), at, "testFrame"));
     }
 }

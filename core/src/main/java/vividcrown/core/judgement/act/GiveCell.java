@@ -9,11 +9,15 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DatedSpan;
 
 /** Give a ripe cell. A queen or a virgin who is in there tears it down. */
-final class GiveCell implements Act {
+class GiveCell extends Act {
 
-    @Override
-    public Action action() {
-        return Action.GIVE_CELL;
+    GiveCell() {
+        this(Action.GIVE_CELL, 0.04, Set.of(), Gate.NO_CELLS);
+    }
+
+    /** Another way to give one. */
+    GiveCell(Action action, double cost, Set<Trait> traits, Gate... gates) {
+        super(action, cost, Circumstances.CELL_TO_EMERGENCE, traits, gates);
     }
 
     @Override
@@ -34,24 +38,9 @@ final class GiveCell implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.04;
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.CELL_TO_EMERGENCE;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_CELLS);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(at.assumptions().span(Figure.EMERGENCE_CHECK).from(at.today()), "roundLid"),
-                Act.shut(DatedSpan.ofClosed(at.today().plusDays(5), at.today().plusDays(13))),
-                Act.look(at.assumptions().span(Figure.FIRST_LOOK).from(at.today()), "eggs"));
+        return List.of(look(at.assumptions().span(Figure.EMERGENCE_CHECK), at, "roundLid"),
+                shut(DatedSpan.ofClosed(at.today().plusDays(5), at.today().plusDays(13))),
+                look(at.assumptions().span(Figure.FIRST_LOOK), at, "eggs"));
     }
 }

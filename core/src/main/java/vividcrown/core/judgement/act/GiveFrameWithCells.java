@@ -1,62 +1,20 @@
 package vividcrown.core.judgement.act;
 
-import java.util.List;
 import java.util.Set;
-import vividcrown.core.assumptions.Figure;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
-import vividcrown.core.judgement.Option;
-import vividcrown.core.time.DatedSpan;
 
 /** Give a frame with good sealed cells: young bees come with them, and weeks are saved against eggs. */
-final class GiveFrameWithCells implements Act {
+final class GiveFrameWithCells extends GiveCell {
 
-    @Override
-    public Action action() {
-        return Action.GIVE_FRAME_WITH_CELLS;
+    GiveFrameWithCells() {
+        super(Action.GIVE_FRAME_WITH_CELLS, 0.06, Set.of(Trait.MOVES_FRAMES), Gate.NO_CELLS, Gate.NO_DISEASE);
     }
 
     @Override
     public double worth(Case in, Circumstances at) {
-        return switch (in) {
-            case LAYING, TWO_QUEENS, KEPT -> 0.95;
-            case MATED -> 0.93;
-            case SUPERSEDING -> 0.85;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.48;
-            case SWARMED, EMERGENCY_CELLS -> at.orSaved(0.85 * at.lays(6));
-            case CELL_GIVEN -> at.orSaved(at.fromCell());
-            case VIRGIN_IN_TIME -> at.orSaved(at.lays(0));
-            case VIRGIN_LATE -> at.orSaved(0.4 * at.lays(0));
-            case RECENTLY_QUEENLESS, HOPELESS -> at.orSaved(at.oldBees(1.02 * at.fromCell()));
-            case FAILING, UNMATED -> 0.2;
-            case LAYING_WORKERS -> 0.35 * at.fromCell();
-        };
-    }
-
-    @Override
-    public double cost() {
-        return 0.06;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.CELL_TO_EMERGENCE;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_CELLS, Gate.NO_DISEASE);
-    }
-
-    @Override
-    public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(at.assumptions().span(Figure.EMERGENCE_CHECK).from(at.today()), "roundLid"),
-                Act.shut(DatedSpan.ofClosed(at.today().plusDays(5), at.today().plusDays(13))),
-                Act.look(at.assumptions().span(Figure.FIRST_LOOK).from(at.today()), "eggs"));
+        // several cells fail less often than one
+        boolean restsOnIt = in == Case.RECENTLY_QUEENLESS || in == Case.HOPELESS;
+        return restsOnIt ? at.orSaved(at.oldBees(1.02 * at.fromCell())) : super.worth(in, at);
     }
 }

@@ -8,11 +8,15 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Give a mated queen. A virgin, a cell or laying workers inside kill her. */
-final class GiveQueen implements Act {
+class GiveQueen extends Act {
 
-    @Override
-    public Action action() {
-        return Action.GIVE_QUEEN;
+    GiveQueen() {
+        this(Action.GIVE_QUEEN, 0.12, Set.of(Trait.DESTROYS), Gate.NO_QUEEN_FOUND, Gate.NO_CELLS);
+    }
+
+    /** Another way to give one. */
+    GiveQueen(Action action, double cost, Set<Trait> traits, Gate... gates) {
+        super(action, cost, NO_VIRGIN, traits, gates);
     }
 
     @Override
@@ -34,23 +38,8 @@ final class GiveQueen implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.12;
-    }
-
-    @Override
-    public boolean destroys() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_QUEEN_FOUND, Gate.NO_CELLS);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(3, 4, 5).from(at.today()), "released"),
-                Act.look(DaySpan.ofDays(7, 9, 10).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(3, 4, 5), at, "released"),
+                look(DaySpan.ofDays(7, 9, 10), at, "eggs"));
     }
 }

@@ -1,17 +1,22 @@
 package vividcrown.core.judgement.act;
 
 import java.util.List;
+import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Leave her be. */
-final class LeaveAlone implements Act {
+class LeaveAlone extends Act {
 
-    @Override
-    public Action action() {
-        return Action.LEAVE_ALONE;
+    LeaveAlone() {
+        this(Action.LEAVE_ALONE, 0);
+    }
+
+    /** Something else that changes nothing in there. */
+    LeaveAlone(Action action, double cost) {
+        super(action, cost, NO_VIRGIN, Set.of());
     }
 
     @Override
@@ -34,12 +39,7 @@ final class LeaveAlone implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(7, 9, 14).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(7, 9, 14), at, "eggs"));
     }
 }

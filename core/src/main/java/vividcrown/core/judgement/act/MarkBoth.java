@@ -1,17 +1,17 @@
 package vividcrown.core.judgement.act;
 
 import java.util.List;
+import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Mother and daughter: mark both, let them be. */
-final class MarkBoth implements Act {
+final class MarkBoth extends Act {
 
-    @Override
-    public Action action() {
-        return Action.MARK_BOTH;
+    MarkBoth() {
+        super(Action.MARK_BOTH, 0, NO_VIRGIN, Set.of());
     }
 
     @Override
@@ -27,12 +27,7 @@ final class MarkBoth implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(7, 9, 14).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(7, 9, 14), at, "eggs"));
     }
 }

@@ -2,19 +2,17 @@ package vividcrown.core.judgement.act;
 
 import java.time.LocalDate;
 import java.util.List;
-import vividcrown.core.assumptions.Figure;
+import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DatedSpan;
-import vividcrown.core.time.DaySpan;
 
 /** Leave exactly one cell, so that no cast leaves. */
-final class ReduceToOneCell implements Act {
+final class ReduceToOneCell extends Act {
 
-    @Override
-    public Action action() {
-        return Action.REDUCE_TO_ONE_CELL;
+    ReduceToOneCell() {
+        super(Action.REDUCE_TO_ONE_CELL, 0.02, Circumstances.BROOD_TO_EMERGENCE, Set.of());
     }
 
     @Override
@@ -34,29 +32,17 @@ final class ReduceToOneCell implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.02;
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.BROOD_TO_EMERGENCE;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        DatedSpan emerges = at.emerges()
-                .orElse(DaySpan.ofDays(0, 6, Circumstances.BROOD_TO_EMERGENCE).from(at.today()));
-        DatedSpan eggs = emerges.plus(at.assumptions().span(Figure.FIRST_EGGS)).notBefore(at.today());
+        DatedSpan eggs = herFirstEggs(at);
         // cells cut while larvae are young enough are begun again: a second cut when none can be any more
         if (at.newCellsUntil().isPresent()) {
             LocalDate last = at.newCellsUntil().get();
-            return List.of(Act.look(DatedSpan.on(last), "newCells"),
-                    Act.shut(DatedSpan.ofClosed(last.plusDays(1), later(eggs.earliest(), last.plusDays(1)))),
-                    Act.look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()).notBefore(last.plusDays(2)), "eggs"));
+            return List.of(look(DatedSpan.on(last), "newCells"),
+                    shut(DatedSpan.ofClosed(last.plusDays(1), later(eggs.earliest(), last.plusDays(1)))),
+                    look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()).notBefore(last.plusDays(2)), "eggs"));
         }
-        return List.of(Act.shut(DatedSpan.ofClosed(at.today(), eggs.earliest())),
-                Act.look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()), "eggs"));
+        return List.of(shut(DatedSpan.ofClosed(at.today(), eggs.earliest())),
+                look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()), "eggs"));
     }
 
     private static LocalDate later(LocalDate one, LocalDate other) {

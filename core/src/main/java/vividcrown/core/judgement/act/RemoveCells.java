@@ -8,11 +8,10 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Cage her, shake every frame, destroy every cell, put her back: while no cell is long. */
-final class RemoveCells implements Act {
+final class RemoveCells extends Act {
 
-    @Override
-    public Action action() {
-        return Action.REMOVE_CELLS;
+    RemoveCells() {
+        super(Action.REMOVE_CELLS, 0.02, NO_VIRGIN, Set.of(), Gate.QUEEN_IN_HAND);
     }
 
     @Override
@@ -33,17 +32,7 @@ final class RemoveCells implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.02;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.QUEEN_IN_HAND);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(4, 4, 5).from(at.today()), "cells"));
+        return List.of(look(DaySpan.ofDays(4, 4, 5), at, "cells"));
     }
 }

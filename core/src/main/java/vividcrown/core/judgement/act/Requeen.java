@@ -9,11 +9,10 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.time.DaySpan;
 
 /** Find the poor queen, take her out, give a mated one. */
-final class Requeen implements Act {
+final class Requeen extends Act {
 
-    @Override
-    public Action action() {
-        return Action.REQUEEN;
+    Requeen() {
+        super(Action.REQUEEN, 0.13, NO_VIRGIN, Set.of(Trait.DESTROYS), Gate.QUEEN_IN_HAND, Gate.NO_CELLS);
     }
 
     @Override
@@ -35,23 +34,8 @@ final class Requeen implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.13;
-    }
-
-    @Override
-    public boolean destroys() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.QUEEN_IN_HAND, Gate.NO_CELLS);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(3, 4, 5).from(at.today()), "released"),
-                Act.look(DaySpan.ofDays(7, 9, 10).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(3, 4, 5), at, "released"),
+                look(DaySpan.ofDays(7, 9, 10), at, "eggs"));
     }
 }

@@ -5,15 +5,14 @@ import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
-import vividcrown.core.round.Caution;
 import vividcrown.core.time.DaySpan;
 
 /** Shake the bees out before queenright neighbours on a warm day. */
-final class ShakeOut implements Act {
+final class ShakeOut extends Act {
 
-    @Override
-    public Action action() {
-        return Action.SHAKE_OUT;
+    ShakeOut() {
+        super(Action.SHAKE_OUT, 0.02, NO_VIRGIN, Set.of(Trait.DESTROYS, Trait.MOVES_FRAMES, Trait.HEAVY),
+                Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE, Gate.WARM_DAY);
     }
 
     @Override
@@ -29,32 +28,7 @@ final class ShakeOut implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.02;
-    }
-
-    @Override
-    public boolean destroys() {
-        return true;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE, Gate.WARM_DAY);
-    }
-
-    @Override
-    public List<Caution> cautions() {
-        return List.of(Caution.STINGS, Caution.DISEASE, Caution.LIFTING);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(1).from(at.today()), "outside"));
+        return List.of(look(DaySpan.ofDays(1), at, "outside"));
     }
 }

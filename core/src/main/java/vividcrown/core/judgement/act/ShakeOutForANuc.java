@@ -5,15 +5,14 @@ import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
-import vividcrown.core.round.Caution;
 import vividcrown.core.time.DaySpan;
 
 /** Shake out far off and put a queenright nuc in the place. */
-final class ShakeOutForANuc implements Act {
+final class ShakeOutForANuc extends Act {
 
-    @Override
-    public Action action() {
-        return Action.SHAKE_OUT_FOR_A_NUC;
+    ShakeOutForANuc() {
+        super(Action.SHAKE_OUT_FOR_A_NUC, 0.17, NO_VIRGIN, Set.of(Trait.DESTROYS, Trait.MOVES_FRAMES, Trait.HEAVY),
+                Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE, Gate.WARM_DAY);
     }
 
     @Override
@@ -29,32 +28,7 @@ final class ShakeOutForANuc implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.17;
-    }
-
-    @Override
-    public boolean destroys() {
-        return true;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE, Gate.WARM_DAY);
-    }
-
-    @Override
-    public List<Caution> cautions() {
-        return List.of(Caution.STINGS, Caution.DISEASE, Caution.LIFTING);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(7, 7, 9).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(7, 7, 9), at, "eggs"));
     }
 }

@@ -8,11 +8,10 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Give a frame with eggs and young larvae, and read it some days later. It tells, it adds young bees, and it is a second chance. */
-final class TestFrame implements Act {
+final class TestFrame extends Act {
 
-    @Override
-    public Action action() {
-        return Action.TEST_FRAME;
+    TestFrame() {
+        super(Action.TEST_FRAME, 0.03, Circumstances.BROOD_TO_EMERGENCE, Set.of(Trait.MOVES_FRAMES), Gate.NO_DISEASE);
     }
 
     @Override
@@ -33,28 +32,8 @@ final class TestFrame implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.03;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_DISEASE);
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.BROOD_TO_EMERGENCE;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(3, 4, 7).from(at.today()), "testFrame"),
-                Act.look(DaySpan.ofDays(28, 30, 35).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(3, 4, 7), at, "testFrame"),
+                look(DaySpan.ofDays(28, 30, 35), at, "eggs"));
     }
 }

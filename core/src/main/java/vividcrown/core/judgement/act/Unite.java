@@ -5,15 +5,14 @@ import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
-import vividcrown.core.round.Caution;
 import vividcrown.core.time.DaySpan;
 
 /** Find the poor queen and remove her, then unite with a queenright colony: the bees are saved, the colony is not. */
-final class Unite implements Act {
+final class Unite extends Act {
 
-    @Override
-    public Action action() {
-        return Action.UNITE;
+    Unite() {
+        super(Action.UNITE, 0.02, NO_VIRGIN, Set.of(Trait.DESTROYS, Trait.MOVES_FRAMES, Trait.HEAVY),
+                Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE);
     }
 
     @Override
@@ -29,33 +28,8 @@ final class Unite implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0.02;
-    }
-
-    @Override
-    public boolean destroys() {
-        return true;
-    }
-
-    @Override
-    public boolean movesFrames() {
-        return true;
-    }
-
-    @Override
-    public Set<Gate> gates() {
-        return Set.of(Gate.NO_QUEEN_FOUND, Gate.NO_DISEASE);
-    }
-
-    @Override
-    public List<Caution> cautions() {
-        return List.of(Caution.STINGS, Caution.DISEASE, Caution.LIFTING);
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        return List.of(Act.look(DaySpan.ofDays(1, 1, 3).from(at.today()), "paper"),
-                Act.look(DaySpan.ofDays(7, 9, 10).from(at.today()), "eggs"));
+        return List.of(look(DaySpan.ofDays(1, 1, 3), at, "paper"),
+                look(DaySpan.ofDays(7, 9, 10), at, "eggs"));
     }
 }

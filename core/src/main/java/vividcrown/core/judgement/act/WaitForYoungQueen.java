@@ -1,19 +1,17 @@
 package vividcrown.core.judgement.act;
 
 import java.util.List;
-import vividcrown.core.assumptions.Figure;
+import java.util.Set;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DatedSpan;
-import vividcrown.core.time.DaySpan;
 
 /** Leave it shut until the young queen lays, then look: whoever has none by then is found out. */
-final class WaitForYoungQueen implements Act {
+final class WaitForYoungQueen extends Act {
 
-    @Override
-    public Action action() {
-        return Action.WAIT_FOR_YOUNG_QUEEN;
+    WaitForYoungQueen() {
+        super(Action.WAIT_FOR_YOUNG_QUEEN, 0, Circumstances.BROOD_TO_EMERGENCE, Set.of());
     }
 
     @Override
@@ -37,21 +35,9 @@ final class WaitForYoungQueen implements Act {
     }
 
     @Override
-    public double cost() {
-        return 0;
-    }
-
-    @Override
-    public int daysToVirgin() {
-        return Circumstances.BROOD_TO_EMERGENCE;
-    }
-
-    @Override
     public List<Option.FollowUp> followUps(Circumstances at) {
-        DatedSpan emerges = at.emerges()
-                .orElse(DaySpan.ofDays(0, 6, Circumstances.BROOD_TO_EMERGENCE).from(at.today()));
-        DatedSpan eggs = emerges.plus(at.assumptions().span(Figure.FIRST_EGGS)).notBefore(at.today());
-        return List.of(Act.shut(DatedSpan.ofClosed(at.today(), eggs.earliest())),
-                Act.look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()), "eggs"));
+        DatedSpan eggs = herFirstEggs(at);
+        return List.of(shut(DatedSpan.ofClosed(at.today(), eggs.earliest())),
+                look(DatedSpan.ofClosed(eggs.likely(), eggs.latest()), "eggs"));
     }
 }
