@@ -9,8 +9,19 @@ const CHOICES: Record<Counted, number[]> = {
   pollenColours: [0, 1, 2, 3, 4, 5, 6],
 }
 
-/** What is counted on the whole box; left out is not counted. */
-export function BoxNumbers({ draft, onChange }: { draft: Draft; onChange: (next: Draft) => void }) {
+const FROM_ABOVE: Counted[] = ['framesOfBees']
+const AFTER: Counted[] = ['temper', 'pollenColours']
+
+/** What is counted on the whole box; left out is not counted. Seen from above comes before a comb is lifted. */
+export function BoxNumbers({
+  draft,
+  onChange,
+  fromAbove = false,
+}: {
+  draft: Draft
+  onChange: (next: Draft) => void
+  fromAbove?: boolean
+}) {
   const { t } = useTranslation()
   const write = (key: Counted, value: string) => {
     const next = { ...draft }
@@ -20,7 +31,7 @@ export function BoxNumbers({ draft, onChange }: { draft: Draft; onChange: (next:
   }
   return (
     <div className="mt-3 flex flex-wrap gap-3">
-      {(Object.keys(CHOICES) as Counted[]).map((key) => (
+      {(fromAbove ? FROM_ABOVE : AFTER).map((key) => (
         <label key={key}>
           <span className="block text-sm text-ink-2">{t(`read.${key}`)}</span>
           <select
@@ -37,6 +48,16 @@ export function BoxNumbers({ draft, onChange }: { draft: Draft; onChange: (next:
           </select>
         </label>
       ))}
+      {!fromAbove && <Felt draft={draft} onChange={onChange} />}
+    </div>
+  )
+}
+
+/** What was felt, and the weather. */
+function Felt({ draft, onChange }: { draft: Draft; onChange: (next: Draft) => void }) {
+  const { t } = useTranslation()
+  return (
+    <>
       <Word
         name={t('read.lift')}
         words={LIFTS}
@@ -56,7 +77,7 @@ export function BoxNumbers({ draft, onChange }: { draft: Draft; onChange: (next:
           {t('read.closeUp')}
         </p>
       )}
-    </div>
+    </>
   )
 }
 

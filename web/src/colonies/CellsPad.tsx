@@ -30,7 +30,7 @@ export function CellsPad({ draft, onChange }: { draft: Draft; onChange: (next: D
       <label className="mt-2 block">
         <span className="mr-2 text-sm text-ink-2">{t('read.guess')}</span>
         <select
-          className="field min-h-12"
+          className="field min-h-12 w-auto"
           value={guess}
           onChange={(event) => setGuess(event.target.value)}
         >

@@ -71,7 +71,7 @@ export function BoxPad({ draft, onChange }: Change) {
         {t('read.wholeBox')}
       </h2>
       {/* what is seen from above comes first: before a comb is lifted */}
-      <BoxNumbers draft={draft} onChange={onChange} />
+      <BoxNumbers draft={draft} onChange={onChange} fromAbove />
       <p className="mt-3 text-sm text-ink-2">{t('read.how')}</p>
       <div className="mt-2 grid grid-cols-2 gap-2 sm:grid-cols-4 xl:grid-cols-6">
         {[...BOX_SIGNS, ...(more ? MORE_SIGNS : [])].map((sign) => (
@@ -86,6 +86,7 @@ export function BoxPad({ draft, onChange }: Change) {
       <button className="act mt-2" aria-expanded={more} onClick={() => setMore(!more)}>
         {more ? t('read.fewer') : t('read.more')}
       </button>
+      <BoxNumbers draft={draft} onChange={onChange} />
       <SearchPad draft={draft} onChange={onChange} />
       <CellsPad draft={draft} onChange={onChange} />
     </section>

@@ -84,7 +84,9 @@ public final class SwarmPlanner {
         } else {
             climb(rung, season);
         }
-        return new SwarmPlan(kind, rung, departs(cells), returnVisit, steps, youngQueen, warnings, materials);
+        // whoever replaces her queen leaves with none
+        return new SwarmPlan(kind, rung, rung == Rung.SUPERSEDURE ? Optional.empty() : departs(cells), returnVisit,
+                steps, youngQueen, warnings, materials);
     }
 
     // --- where it stands ---------------------------------------------------------------------------------------------
