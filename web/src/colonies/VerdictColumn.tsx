@@ -183,6 +183,22 @@ function Brood({ verdict }: { verdict: Verdict }) {
             <dd>{saySpan(next.emerges)}</dd>
             <dt>{t('colony.proof.firstEggs')}</dt>
             <dd>{saySpan(next.firstEggs)}</dd>
+            <dt>{t('colony.proof.late')}</dt>
+            <dd>{sayDay(next.late.likely)}</dd>
+            <dt>{t('colony.proof.dronesOnly')}</dt>
+            <dd>{sayDay(next.dronesOnly.likely)}</dd>
+          </>
+        )}
+        {proof.secondCut && (
+          <>
+            <dt>{t('colony.proof.secondCut')}</dt>
+            <dd className="font-semibold text-crown">{saySpan(proof.secondCut)}</dd>
+          </>
+        )}
+        {proof.workersLay && (
+          <>
+            <dt>{t('colony.proof.workersLay')}</dt>
+            <dd>{saySpan(proof.workersLay)}</dd>
           </>
         )}
       </dl>

@@ -18,6 +18,8 @@ import vividcrown.core.time.Until;
  * @param lastWorkerEmerges when the last worker emerges, if no more eggs are laid: the first day with no sealed brood
  * @param lastDroneEmerges the same where there is drone comb
  * @param noNewCellsFrom from when no queen cell can be begun any more, if no more eggs are laid
+ * @param workersLay from when laying workers are likely, if no queen lays: three to four weeks after the last open brood
+ * @param secondCut when to search for cells once more, where they were cut while larvae were young enough for others
  * @param cells the age of every cell seen, in the order of the readings
  * @param emergency when the first virgin can come out of a cell begun because of the loss
  * @param next the queen to come, if one is on the way
@@ -27,7 +29,8 @@ import vividcrown.core.time.Until;
  */
 public record BroodProof(LocalDate asOf, List<Laying> layings, Optional<Until> lastEgg,
         Optional<Until> queenlessSince, Optional<Until> noOpenBroodFrom, Optional<Until> lastWorkerEmerges,
-        Optional<Until> lastDroneEmerges, Optional<Until> noNewCellsFrom, List<CellAge> cells,
+        Optional<Until> lastDroneEmerges, Optional<Until> noNewCellsFrom, Optional<DatedSpan> workersLay,
+        Optional<DatedSpan> secondCut, List<CellAge> cells,
         Optional<Emergency> emergency, Optional<NextQueen> next, Optional<DatedSpan> broodless, List<Clash> clashes,
         List<Reason> reasons) {
 

@@ -38,6 +38,8 @@ import vividcrown.core.time.Until;
  */
 public final class BroodProver {
 
+    /** Three to four weeks after the last open brood, which is sealed on the ninth day. Common practice. */
+    private static final DaySpan LAYING_WORKERS = DaySpan.ofDays(30, 34, 37);
     private static final int JUST_SEALED_DAYS = 2;
     private static final int DRONES_NEAR_DAYS = 14;
     private static final int JUST_LOOKED_DAYS = 4;
@@ -99,7 +101,9 @@ public final class BroodProver {
         next.ifPresent(queen -> reasons.add(queen.reason()));
         return new BroodProof(asOf, layings, lastEgg, queenlessSince,
                 lastEgg.map(last -> last.plus(assumptions.worker().sealed())), lastWorker, lastDrone,
-                lastEgg.map(last -> last.plus(DaySpan.ofDays(emergency.noNewCellsAfter()))), cells,
+                lastEgg.map(last -> last.plus(DaySpan.ofDays(emergency.noNewCellsAfter()))),
+                queenlessSince.flatMap(_ -> lastEgg).map(last -> LAYING_WORKERS.from(last.latest())),
+                queenlessSince.flatMap(_ -> lastEgg).flatMap(this::secondCut), cells,
                 queenlessSince.flatMap(Until::bounded).map(this::emergency), next,
                 broodless(lastBrood(lastWorker, lastDrone), next), clashes, reasons);
     }
@@ -413,6 +417,20 @@ public final class BroodProver {
                 emergency.fromOldestLarva(lost.earliest()).span(emergency.fromOldestLarva(lost.latest())),
                 emergency.fromDayOldLarva(lost.earliest()).span(emergency.fromDayOldLarva(lost.latest())),
                 emergency.fromEgg(lost.earliest()).span(emergency.fromEgg(lost.latest())));
+    }
+
+    /** Cells cut before no new one could be begun: from that day on, until the first virgin can be out. */
+    private Optional<DatedSpan> secondCut(Until lastEgg) {
+        LocalDate none = lastEgg.latest().plusDays(emergency.noNewCellsAfter());
+        Optional<LocalDate> cut = events.stream().filter(event -> event.kind() == EventKind.CELLS_DESTROYED)
+                .map(ColonyEvent::day).max(LocalDate::compareTo);
+        return cut.filter(day -> day.isBefore(none)).map(day -> {
+            LocalDate virgin = emergency.fromOldestLarva(day).earliest();
+            LocalDate until = virgin.isBefore(none) ? none : virgin;
+            reasons.add(Reason.of(Source.derived("last egg + 7; emergence of the oldest larva of that day"),
+                    "brood.secondCut", day, none, until));
+            return DatedSpan.ofClosed(none, until);
+        });
     }
 
     /** Where drone brood was seen since, mites sit in it for three days longer. */

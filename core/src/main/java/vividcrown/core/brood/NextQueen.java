@@ -12,9 +12,11 @@ import vividcrown.core.time.DatedSpan;
  * @param flights when she may fly to mate: leave it shut
  * @param firstEggs when she begins to lay
  * @param flatSealed when her brood can be judged
+ * @param late from when she is called late: eggs may still come
+ * @param dronesOnly from when an unmated queen would only lay drones: failed
  */
 public record NextQueen(Origin origin, DatedSpan emerges, DatedSpan flights, DatedSpan firstEggs, DatedSpan flatSealed,
-        Reason reason) {
+        DatedSpan late, DatedSpan dronesOnly, Reason reason) {
 
     /** Where she comes from. */
     public enum Origin {
@@ -25,12 +27,14 @@ public record NextQueen(Origin origin, DatedSpan emerges, DatedSpan flights, Dat
     public static NextQueen of(Origin origin, DatedSpan emerges, Assumptions assumptions, Reason reason) {
         DatedSpan firstEggs = emerges.plus(assumptions.span(Figure.FIRST_EGGS));
         return new NextQueen(origin, emerges, emerges.plus(assumptions.span(Figure.MATING_FLIGHTS)), firstEggs,
-                firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)), reason);
+                firstEggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)), emerges.plusDays(assumptions.late()),
+                emerges.plusDays(assumptions.dronesOnly()), reason);
     }
 
     /** The same queen, known not to have begun before. */
-    NextQueen withFirstEggs(DatedSpan eggs, Assumptions assumptions) {
+    NextQueen withFirstEggs(DatedSpan eggs, Assumptions assumptions, Reason why) {
         return new NextQueen(origin, emerges, flights, eggs, eggs.plus(assumptions.span(Figure.FLAT_SEALED_BROOD)),
-                reason);
+                late,
+                dronesOnly, why);
     }
 }

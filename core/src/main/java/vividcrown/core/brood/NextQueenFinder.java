@@ -60,7 +60,15 @@ final class NextQueenFinder {
                 .filter(reading -> reading.missed(Sign.EGGS) && !reading.day().isBefore(queen.emerges().earliest()))
                 .map(Reading::day).max(LocalDate::compareTo);
         return noEggs.filter(day -> !day.isBefore(queen.firstEggs().earliest()))
-                .map(day -> queen.withFirstEggs(queen.firstEggs().notBefore(day), assumptions)).orElse(queen);
+                .map(day -> queen.withFirstEggs(queen.firstEggs().notBefore(day), assumptions,
+                        day.isAfter(queen.firstEggs().latest()) ? lost(queen, day) : queen.reason()))
+                .orElse(queen);
+    }
+
+    /** She should have laid by then. */
+    private static Reason lost(NextQueen queen, LocalDate noEggs) {
+        return Reason.of(Source.derived("first eggs by emergence, and none found later"), "brood.lateOrLost",
+                queen.firstEggs().latest(), noEggs, queen.dronesOnly());
     }
 
     private Optional<LocalDate> lastDay(EventKind kind) {

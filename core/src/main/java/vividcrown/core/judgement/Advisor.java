@@ -16,6 +16,7 @@ import vividcrown.core.judgement.act.Circumstances;
 import vividcrown.core.judgement.act.Gate;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
@@ -63,9 +64,17 @@ public final class Advisor {
 
     /** @param preferred the actions of the operation's own school */
     public Advisor(Assumptions assumptions, MatingClimate climate, Set<Action> preferred) {
+        this(assumptions, climate, LossStep.MATING.prior().mean(), preferred);
+    }
+
+    /**
+     * @param mates share of virgins that come to lay where the weather lets them, by the operation's own record
+     * @param preferred the actions of the operation's own school
+     */
+    public Advisor(Assumptions assumptions, MatingClimate climate, double mates, Set<Action> preferred) {
         this.assumptions = assumptions;
         this.mating = new MatingChance(climate);
-        this.season = new Season(false, climate);
+        this.season = new Season(false, climate, mates);
         this.preferred = preferred.isEmpty() ? EnumSet.noneOf(Action.class) : EnumSet.copyOf(preferred);
     }
 
@@ -203,7 +212,8 @@ public final class Advisor {
     private Circumstances circumstances(Verdict verdict, List<Reading> readings) {
         boolean longCells = newestOfCells(readings).stream().flatMap(reading -> reading.cells().stream())
                 .anyMatch(cells -> cells.look().isAlive() && cells.look().compareTo(CellLook.LONG) >= 0);
-        return new Circumstances(verdict.asOf(), assumptions, mating, longQueenless(verdict, readings), longCells,
+        return new Circumstances(verdict.asOf(), assumptions, mating, season.mates(), longQueenless(verdict, readings),
+                longCells,
                 verdict.proof().queenlessSince().isPresent()
                         ? verdict.proof().noNewCellsFrom().map(Until::latest).filter(day -> day.isAfter(verdict.asOf()))
                         : Optional.empty(),

@@ -37,7 +37,7 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
         Optional<DatedSpan> firstEggs,
         Optional<DatedSpan> ownWorkers, SortedMap<Integer, Double> layingBy) {
 
-    private static final double LIKELY = 0.2;
+    private static final double LIKELY = 0.12;
     private static final int[] ASKED_AFTER_DAYS = {7, 14, 21, 28};
     private static final int FOLLOWED_DAYS = 45;
     private static final double EARLY = 0.05;

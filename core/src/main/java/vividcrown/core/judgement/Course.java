@@ -14,9 +14,10 @@ final class Course {
     private static final double SUPERSEDED = 0.0012;
     private static final double FAILS = 0.0008;
     private static final double VIRGIN_LOST_INSIDE = 0.005;
-    /** On a fit day a ripe virgin flies; of those that fly so many are lost, and so many have mated enough. */
+    /** Of a virgin's life up to her flights so many are lost in the hive. */
+    private static final double LOST_BEFORE_FLYING = 0.05;
+    /** On a fit day a ripe virgin flies; of those that fly so many have mated enough. */
     private static final double FLIES = 0.75;
-    private static final double LOST_ON_FLIGHT = 0.12;
     private static final double MATED_ON_FLIGHT = 0.58;
     private static final double MATES_LATE = 0.35;
     private static final double LAYS_DRONES = 0.15;
@@ -41,18 +42,23 @@ final class Course {
      *
      * @param swarms chance a day that a settled colony begins swarm cells
      * @param fit chance of an afternoon fit for mating
+     * @param mates share of virgins that come to lay where the weather lets them
      * @param stops chance a day that a laying queen stops for the winter
      * @param starts chance a day that one who rests begins again
      */
-    record Rates(double swarms, double fit, double stops, double starts) {
+    record Rates(double swarms, double fit, double mates, double stops, double starts) {
     }
 
     private final Clock clock;
     private final Rates rates;
+    private final double lostOnFlight;
 
     Course(Clock clock, Rates rates) {
         this.clock = clock;
         this.rates = rates;
+        // nearly all losses fall on the flights: so many that the share comes out
+        double ofThoseThatFly = Math.clamp(rates.mates() / (1 - LOST_BEFORE_FLYING), 0.3, 0.99);
+        this.lostOnFlight = MATED_ON_FLIGHT * (1 / ofThoseThatFly - 1);
     }
 
     void step(Phase phase, double weight, Sink next) {
@@ -160,7 +166,7 @@ final class Course {
         int age = phase.days() + 1;
         double goes = clock.mature(age) * rates.fit() * FLIES
                 * (age <= clock.matesUntil() ? 1 : age < clock.laysDronesFrom() ? MATES_LATE : 0);
-        double lost = VIRGIN_LOST_INSIDE + goes * LOST_ON_FLIGHT;
+        double lost = VIRGIN_LOST_INSIDE + Math.min(1 - MATED_ON_FLIGHT, lostOnFlight) * goes;
         double mated = goes * MATED_ON_FLIGHT;
         double drones = age < clock.laysDronesFrom() ? 0 : age >= Phase.VIRGIN_DAYS ? 1 - lost : LAYS_DRONES;
         if (phase.workersLay()) {

@@ -93,7 +93,8 @@ final class Flows {
         double most = share > 0.97 ? Math.max(starts, 0.25) : starts;
         UnaryOperator<Double> rounded = value -> Math.round(value * FINEST) / FINEST;
         return new Course.Rates(Math.round(season.swarmShare(day) * 4 * FINEST) / (4 * FINEST),
-                Math.round(season.climate().fitAfternoon(day) * 50) / 50.0, rounded.apply(stops), rounded.apply(most));
+                Math.round(season.climate().fitAfternoon(day) * 50) / 50.0, Math.round(season.mates() * 50) / 50.0,
+                rounded.apply(stops), rounded.apply(most));
     }
 
     /**

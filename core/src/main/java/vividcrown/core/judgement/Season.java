@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.time.Monthly;
 
 /**
@@ -13,8 +14,9 @@ import vividcrown.core.time.Monthly;
  *
  * @param southern the place lies south of the equator
  * @param climate how often an afternoon there is fit for flight
+ * @param mates share of virgins that come to lay where the weather lets them, 0–1: the trade's, or the operation's own
  */
-public record Season(boolean southern, MatingClimate climate) {
+public record Season(boolean southern, MatingClimate climate, double mates) {
 
     public static final Season NORTHERN = new Season(false);
 
@@ -30,6 +32,11 @@ public record Season(boolean southern, MatingClimate climate) {
     private static final double HARDLY = 0.015;
     private static final int SHUT_AROUND_DAYS = 25;
     private static final double DRONES_FLY_FROM = 0.08;
+
+    /** With the trade's losses at mating. */
+    public Season(boolean southern, MatingClimate climate) {
+        this(southern, climate, LossStep.MATING.prior().mean());
+    }
 
     /** Of an upland valley near 46° N, or as far south. */
     public Season(boolean southern) {

@@ -134,8 +134,14 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
         Optional<LocalDate> lastEgg = BroodProver.prove(readings, events, begun, assumptions).lastEgg()
                 .map(Until::latest)
                 .filter(day -> day.isBefore(begun));
-        return SwarmPlanner.plan(new SwarmSituation(begun, readings, events, removed, lastEgg, List.of(),
-                Optional.empty(), school), assumptions, season);
+        // cells that nobody cut are still there, and open sooner than any that is begun now
+        Optional<Reading> found = removed.isPresent() && dayOf(SwarmStep.Kind.SHAKE_AND_DESTROY).isEmpty()
+                && readings.stream()
+                        .noneMatch(reading -> reading.missed(Sign.QUEEN_CELLS) && reading.day().equals(begun))
+                                ? readings.stream().filter(SwarmPath::tellsOfCells).reduce((_, last) -> last)
+                                : Optional.empty();
+        return SwarmPlanner.plan(new SwarmSituation(begun, readings, events, removed, lastEgg,
+                found.map(Reading::cells).orElse(List.of()), found.map(Reading::day), school), assumptions, season);
     }
 
     /** The day on which a step was done. */

@@ -249,6 +249,41 @@ class AdviceVignettesTest {
         assertThat(slowly).isGreaterThan(usual + 0.05);
     }
 
+    /** Late, failed and hopeless are three things with three dates: emergence + 21, + 28, and the workers' clock. */
+    @Test
+    void three_dates_for_three_things() {
+        var proof = ask(List.of(event(0, EventKind.QUEEN_REMOVED), event(4, EventKind.CELLS_DESTROYED)), day(5))
+                .verdict()
+                .proof();
+        var next = proof.next().orElseThrow();
+        assertThat(next.late().likely()).isEqualTo(next.emerges().likely().plusDays(21));
+        assertThat(next.dronesOnly().likely()).isEqualTo(next.emerges().likely().plusDays(28));
+        assertThat(proof.workersLay().orElseThrow().earliest()).isEqualTo(day(30));
+        // cut on day 4: from day 7 no new cell can be begun, the next cut
+        assertThat(proof.secondCut().orElseThrow().earliest()).isEqualTo(day(7));
+    }
+
+    /** Where half of the virgins are lost, one without eggs is given up sooner. */
+    @Test
+    void an_operations_own_losses_at_mating_move_the_odds() {
+        List<ColonyEvent> given = List.of(event(0, EventKind.CELL_GIVEN));
+        List<Reading> none = List.of(Reading.of(day(18)).without(Sign.EGGS));
+        Season hard = new Season(false, Season.NORTHERN.climate(), 0.5);
+        double usual = new Judge(Assumptions.standard(), Season.NORTHERN).judge(none, given, day(18)).contents()
+                .chance(Case.HOPELESS);
+        double hardly = new Judge(Assumptions.standard(), hard).judge(none, given, day(18)).contents()
+                .chance(Case.HOPELESS);
+        assertThat(hardly).isGreaterThan(usual + 0.08);
+    }
+
+    @Test
+    void a_queen_who_should_have_laid_is_said_to_be_late_or_lost() {
+        var proof = ask(List.of(event(0, EventKind.CELL_GIVEN)), day(25), Reading.of(day(25)).without(Sign.EGGS))
+                .verdict()
+                .proof();
+        assertThat(proof.next().orElseThrow().reason().fact().toString()).contains("late, or lost");
+    }
+
     // --- the year and the half of the world -------------------------------------------------------------------------------
 
     @Test

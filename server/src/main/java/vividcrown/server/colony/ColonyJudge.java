@@ -8,8 +8,10 @@ import vividcrown.core.judgement.Judge;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.settings.Settings;
 import vividcrown.server.clock.Today;
+import vividcrown.server.queen.OwnRates;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.weather.Weathers;
 import vividcrown.server.yard.Yard;
@@ -22,16 +24,19 @@ class ColonyJudge {
     private final Weathers weathers;
     private final Today today;
     private final Said said;
+    private final OwnRates rates;
 
-    ColonyJudge(SettingsInForce settings, Weathers weathers, Today today, Said said) {
+    ColonyJudge(SettingsInForce settings, Weathers weathers, Today today, Said said, OwnRates rates) {
         this.settings = settings;
         this.weathers = weathers;
         this.today = today;
         this.said = said;
+        this.rates = rates;
     }
 
     Judge judge(Yard yard) {
-        return new Judge(settings.assumptions(), season(yard), said.own(today.day()));
+        return new Judge(settings.assumptions(), new Season(yard.isSouthern(), yard.climateOfPlace(), mates()),
+                said.own(today.day()));
     }
 
     /** With what would settle it, and what can be done. */
@@ -46,7 +51,12 @@ class ColonyJudge {
     /** With the weather that is known of the yard: asked for once, for all that stand there. */
     Advisor advisor(Yard yard) {
         Settings own = settings.current();
-        return new Advisor(own.assumptions(), climate(yard), own.preferred());
+        return new Advisor(own.assumptions(), climate(yard), mates(), own.preferred());
+    }
+
+    /** Share of virgins that came to lay, by the operation's own record over the trade's. */
+    private double mates() {
+        return rates.counts().of(LossStep.MATING).mean();
     }
 
     static Season season(Yard yard) {

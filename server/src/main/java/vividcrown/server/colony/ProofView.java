@@ -26,6 +26,8 @@ import vividcrown.server.wire.UntilView;
  * @param lastWorkerEmerges when the last worker emerges: the first day without sealed brood
  * @param lastDroneEmerges the same where there is drone comb
  * @param noNewCellsFrom from when no queen cell can be begun
+ * @param workersLay from when laying workers are likely, if no queen lays
+ * @param secondCut when to search for cells once more
  * @param cells ages of the cells seen
  * @param emergency when the first virgin can come out of a cell begun because of the loss
  * @param nextQueen the queen on the way
@@ -35,7 +37,8 @@ import vividcrown.server.wire.UntilView;
 public record ProofView(LocalDate asOf, List<LayingView> layings, @Nullable UntilView lastEgg,
         @Nullable UntilView queenlessSince, @Nullable UntilView noOpenBroodFrom,
         @Nullable UntilView lastWorkerEmerges, @Nullable UntilView lastDroneEmerges,
-        @Nullable UntilView noNewCellsFrom, List<CellView> cells, @Nullable EmergencyView emergency,
+        @Nullable UntilView noNewCellsFrom, @Nullable SpanView workersLay, @Nullable SpanView secondCut,
+        List<CellView> cells, @Nullable EmergencyView emergency,
         @Nullable NextQueenView nextQueen, @Nullable SpanView broodless, List<ClashView> contradictions,
         List<ReasonView> reasons) {
 
@@ -51,10 +54,11 @@ public record ProofView(LocalDate asOf, List<LayingView> layings, @Nullable Unti
     }
 
     public record NextQueenView(NextQueen.Origin origin, SpanView emerges, SpanView matingFlights, SpanView firstEggs,
-            SpanView flatSealedBrood, ReasonView reason) {
+            SpanView flatSealedBrood, SpanView late, SpanView dronesOnly, ReasonView reason) {
         public static NextQueenView of(NextQueen next) {
             return new NextQueenView(next.origin(), SpanView.of(next.emerges()), SpanView.of(next.flights()),
-                    SpanView.of(next.firstEggs()), SpanView.of(next.flatSealed()), ReasonView.of(next.reason()));
+                    SpanView.of(next.firstEggs()), SpanView.of(next.flatSealed()), SpanView.of(next.late()),
+                    SpanView.of(next.dronesOnly()), ReasonView.of(next.reason()));
         }
     }
 
@@ -87,7 +91,9 @@ public record ProofView(LocalDate asOf, List<LayingView> layings, @Nullable Unti
                 proof.noOpenBroodFrom().map(UntilView::of).orElse(null),
                 proof.lastWorkerEmerges().map(UntilView::of).orElse(null),
                 proof.lastDroneEmerges().map(UntilView::of).orElse(null),
-                proof.noNewCellsFrom().map(UntilView::of).orElse(null), each(proof.cells(), ProofView::cell),
+                proof.noNewCellsFrom().map(UntilView::of).orElse(null),
+                proof.workersLay().map(SpanView::of).orElse(null), proof.secondCut().map(SpanView::of).orElse(null),
+                each(proof.cells(), ProofView::cell),
                 proof.emergency().map(one -> new EmergencyView(SpanView.of(one.fromOldestLarva()),
                         SpanView.of(one.fromDayOldLarva()), SpanView.of(one.fromEgg()))).orElse(null),
                 proof.next().map(NextQueenView::of).orElse(null), proof.broodless().map(SpanView::of).orElse(null),

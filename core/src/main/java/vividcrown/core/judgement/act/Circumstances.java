@@ -11,12 +11,14 @@ import vividcrown.core.time.DatedSpan;
  * What an act's worth and dates depend on besides what is in the hive.
  *
  * @param mating whether the place still has the weather
+ * @param mates share of virgins that come to lay where the weather lets them
  * @param longQueenless few nurses are left to accept a queen
  * @param longCells the oldest cell seen is long or sealed
  * @param newCellsUntil the first day on which no cell can be begun any more, if that is still to come
  * @param emerges when a virgin that is on the way comes out, if one is
  */
-public record Circumstances(LocalDate today, Assumptions assumptions, MatingChance mating, boolean longQueenless,
+public record Circumstances(LocalDate today, Assumptions assumptions, MatingChance mating, double mates,
+        boolean longQueenless,
         boolean longCells, Optional<LocalDate> newCellsUntil, Optional<DatedSpan> emerges) {
 
     /** From open brood given to the virgin out of the cell they begin on it. */
@@ -28,7 +30,7 @@ public record Circumstances(LocalDate today, Assumptions assumptions, MatingChan
 
     /** A virgin who comes out in so many days is laying in the end, 0–1. */
     double lays(int daysToVirgin) {
-        return LossStep.MATING.prior().mean() * mating.of(today.plusDays(daysToVirgin));
+        return mates * mating.of(today.plusDays(daysToVirgin));
     }
 
     /** A ripe cell given today ends in a laying queen. */
