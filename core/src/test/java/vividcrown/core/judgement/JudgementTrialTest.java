@@ -35,6 +35,13 @@ class JudgementTrialTest {
     private record Answer(Status state, double chance, boolean so) {
     }
 
+    /** One answer about a part of what is in the hive. */
+    private record Part(double chance, boolean so) {
+    }
+
+    private static final List<Part> QUEENS = new ArrayList<>();
+    private static final List<Part> CELLS = new ArrayList<>();
+    private static final List<Part> WORKERS = new ArrayList<>();
     private static final List<Answer> EVERY = new ArrayList<>();
     private static final List<Answer> LEADING = new ArrayList<>();
     private static final Map<String, Integer> DANGEROUS = new TreeMap<>();
@@ -45,6 +52,7 @@ class JudgementTrialTest {
     /** Of each kind of dangerous first advice so many in a hundred at the most. */
     private static final double DANGEROUS_AT_MOST = 0.01;
     private static final double WITHIN = 0.03;
+    private static final int ENOUGH_TO_TELL = 30;
 
     @BeforeAll
     static void ask() {
@@ -58,6 +66,7 @@ class JudgementTrialTest {
                     : judge.atAGlance(colony.readings(), colony.events(), colony.today());
             Status truth = colony.truth().status();
             verdict.odds().forEach((state, chance) -> EVERY.add(new Answer(state, chance, state == truth)));
+            parts(verdict.contents(), colony.truth());
             LEADING.add(new Answer(verdict.leading(), verdict.chance(verdict.leading()), verdict.leading() == truth));
             logLoss -= Math.log(Math.max(1e-6, verdict.chance(truth))) / COLONIES;
             if (advised) {
@@ -65,6 +74,22 @@ class JudgementTrialTest {
                         verdict);
             }
         }
+    }
+
+    private static void parts(Contents said, SimulatedHive truth) {
+        Contents.QueenIs queen = switch (truth.queen) {
+            case NONE -> Contents.QueenIs.NONE;
+            case VIRGIN -> Contents.QueenIs.VIRGIN;
+            case MATED -> Contents.QueenIs.MATED;
+            case UNMATED, FAILS -> Contents.QueenIs.LAYS_DRONES;
+            case LAYS -> truth.two
+                    ? Contents.QueenIs.TWO
+                    : truth.rests || truth.freeIn > 0 ? Contents.QueenIs.KEPT_FROM_LAYING : Contents.QueenIs.LAYING;
+        };
+        said.queen().forEach((one, chance) -> QUEENS.add(new Part(chance, one == queen)));
+        boolean cells = truth.cells.stream().anyMatch(cell -> cell.age < 18);
+        CELLS.add(new Part(1 - said.cells().get(Contents.CellsAre.NONE), cells));
+        WORKERS.add(new Part(said.workersLay(), truth.workersLay >= 0));
     }
 
     private static void first(Action action, SimulatedHive truth, Verdict verdict) {
@@ -102,6 +127,25 @@ class JudgementTrialTest {
             assertThat(so).as("said %d–%d %%, %d answers", ten * 10, ten * 10 + 10, in.size())
                     .isCloseTo(said, within(Math.max(WITHIN, error)));
         }
+    }
+
+    /** Who is there, whether cells are, whether workers lay: each by itself, in deciles. */
+    @Test
+    void each_part_is_as_likely_as_it_is_called() {
+        Map.of("queen", QUEENS, "cells", CELLS, "laying workers", WORKERS).forEach((name, parts) -> {
+            for (int decile = 0; decile < 10; decile++) {
+                int ten = decile;
+                List<Part> in = parts.stream().filter(one -> Math.min(9, (int) (one.chance() * 10)) == ten).toList();
+                if (in.size() < ENOUGH_TO_TELL) {
+                    continue;
+                }
+                double said = in.stream().mapToDouble(Part::chance).average().orElse(0);
+                double so = in.stream().filter(Part::so).count() / (double) Math.max(1, in.size());
+                double error = 2.5 * Math.sqrt(said * (1 - said) / Math.max(1, in.size()));
+                assertThat(so).as("%s said %d–%d %%, %d answers", name, ten * 10, ten * 10 + 10, in.size())
+                        .isCloseTo(said, within(Math.max(WITHIN, error)));
+            }
+        });
     }
 
     @Test
