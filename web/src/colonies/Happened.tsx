@@ -26,10 +26,14 @@ const EVENTS = [
 /** How far a cell that is given has come. */
 const GIVEN = ['RIPE', 'SEALED', 'LONG', 'JELLY'] as const
 
+/** Days of a virgin that is given. */
+const AGES = [0, 1, 2, 3, 4, 5, 6, 7, 8, 10, 12, 14]
+
 /** Something that was done to the colony, or that it did. */
 export function Happened({ page }: { page: ColonyPage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
+  const [virginDays, setVirginDays] = useState(2)
   const [cell, setCell] = useState<(typeof GIVEN)[number]>('RIPE')
   const [event, setEvent] = useState<(typeof EVENTS)[number]>('QUEEN_REMOVED')
   return (
@@ -44,6 +48,7 @@ export function Happened({ page }: { page: ColonyPage }) {
               hive: page.colony.id,
               event,
               ...(event === 'CELL_GIVEN' ? { cell } : {}),
+              ...(event === 'VIRGIN_GIVEN' ? { virginDays } : {}),
             },
           },
         ])
@@ -64,6 +69,20 @@ export function Happened({ page }: { page: ColonyPage }) {
           say={(one) => t(`cellLook.${one}`)}
           onChange={setCell}
         />
+      )}
+      {event === 'VIRGIN_GIVEN' && (
+        <label>
+          <span className="block text-sm text-ink-2">{t('colony.virginDays')}</span>
+          <select
+            className="field"
+            value={virginDays}
+            onChange={(change) => setVirginDays(Number(change.target.value))}
+          >
+            {AGES.map((days) => (
+              <option key={days}>{days}</option>
+            ))}
+          </select>
+        </label>
       )}
       <button className="act">{t('colony.recordHappened')}</button>
     </form>

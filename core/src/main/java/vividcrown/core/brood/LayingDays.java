@@ -140,7 +140,8 @@ final class LayingDays {
                 case QUEEN_GIVEN, UNITED -> earlier(first, event.day());
                 case CELL_GIVEN -> earlier(first, event.day().plusDays(firstEggsEarliest));
                 case VIRGIN_GIVEN ->
-                    earlier(first, event.day().plusDays(Math.max(1, firstEggsEarliest - virginAtMostDaysOld)));
+                    earlier(first, event.day()
+                            .plusDays(Math.max(1, firstEggsEarliest - event.virginDays().orElse(virginAtMostDaysOld))));
                 case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS, SPLIT_WITH_QUEEN, SWARMED, CAST,
                         QUEEN_CAGED, QUEEN_RELEASED,
                         BROOD_GIVEN, BROOD_TAKEN, CELLS_DESTROYED, STARTED ->

@@ -100,7 +100,9 @@ final class NextQueenFinder {
             case CELL_GIVEN -> Stream.of(NextQueen.of(NextQueen.Origin.CELL_GIVEN,
                     CELL_GIVEN_EMERGES.from(event.day()), assumptions, because(event)));
             case VIRGIN_GIVEN -> Stream.of(NextQueen.of(NextQueen.Origin.VIRGIN_GIVEN,
-                    assumptions.span(Figure.VIRGIN_INTRODUCTION).negated().from(event.day()), assumptions,
+                    event.virginDays().map(days -> DatedSpan.on(event.day().minusDays(days)))
+                            .orElse(assumptions.span(Figure.VIRGIN_INTRODUCTION).negated().from(event.day())),
+                    assumptions,
                     because(event)));
             case QUEEN_REMOVED, SPLIT_WITHOUT_QUEEN, SPLIT_WITHOUT_EGGS, SPLIT_WITH_QUEEN, SWARMED, CAST, QUEEN_GIVEN,
                     QUEEN_CAGED,

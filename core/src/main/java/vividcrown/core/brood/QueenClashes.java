@@ -70,6 +70,10 @@ final class QueenClashes {
             if (given.kind() != EventKind.VIRGIN_GIVEN) {
                 continue;
             }
+            if (given.virginDays().filter(days -> days > VIRGIN_AT_MOST_DAYS).isPresent()) {
+                clashes.add(new Clash(List.of(new Fact.Happened(index, given.day(), given.kind())),
+                        List.of(Clash.Explanation.WRONG_DATE)));
+            }
             for (int look = 0; look < readings.size(); look++) {
                 Reading reading = readings.get(look);
                 boolean later = reading.day().isAfter(given.day().plusDays(VIRGIN_AT_MOST_DAYS));

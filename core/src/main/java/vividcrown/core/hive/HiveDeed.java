@@ -216,11 +216,18 @@ public sealed interface HiveDeed extends Deed {
      * Something happened to its colony, or was done to it, that bears on its queen and brood.
      *
      * @param cell how far a cell that was given had come; a ripe one if nothing is said
+     * @param virginDays how old a virgin that was given was, 0–90 days
      */
-    record Happened(UUID hive, EventKind event, Optional<CellLook> cell) implements HiveDeed {
+    record Happened(UUID hive, EventKind event, Optional<CellLook> cell, Optional<Integer> virginDays)
+            implements
+                HiveDeed {
+
+        public Happened {
+            virginDays.ifPresent(days -> new Faults().within("virginDays", days, 0, 90).refuse());
+        }
 
         public Happened(UUID hive, EventKind event) {
-            this(hive, event, Optional.empty());
+            this(hive, event, Optional.empty(), Optional.empty());
         }
 
         @Override

@@ -1,5 +1,7 @@
 package vividcrown.core.judgement;
 
+import java.util.List;
+import java.util.Optional;
 import vividcrown.core.judgement.Phase.Cells;
 import vividcrown.core.judgement.Phase.Queen;
 import vividcrown.core.reading.CellLook;
@@ -31,6 +33,8 @@ final class Happenings {
     /** Of cells left when a prime swarm leaves, how old the oldest is from the day of sealing on. */
     private static final double[] AGE_WHEN_SWARMING = {0.2, 0.3, 0.25, 0.15, 0.1};
     private static final int RELEASED_DAYS = 3;
+    /** Days of a virgin that is given, where nobody says it. */
+    private static final List<Integer> USUAL_AGES = List.of(1, 3, 5);
     /** Age in days of the youngest brood in a frame given as open brood: eggs, mostly. */
     private static final int GIFT_SINCE = 1;
     /** Nothing but sealed brood went along. */
@@ -70,7 +74,8 @@ final class Happenings {
             });
             case CELL_GIVEN ->
                 given(belief).after((phase, weight, next) -> cellGiven(phase, weight, ageOf(event), next));
-            case VIRGIN_GIVEN -> given(belief).after(Happenings::virginGiven);
+            case VIRGIN_GIVEN -> given(belief)
+                    .after((phase, weight, next) -> virginGiven(phase, weight, event.virginDays(), next));
             case QUEEN_CAGED -> belief.weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.1 : 1)
                     .after((phase, weight, next) -> next.put(
                             phase.isQueenright() ? Phase.of(Queen.CAGED, 0, sinceOf(phase)) : phase, weight));
@@ -189,15 +194,16 @@ final class Happenings {
         }
     }
 
-    private static void virginGiven(Phase phase, double weight, Course.Sink next) {
+    private static void virginGiven(Phase phase, double weight, Optional<Integer> days, Course.Sink next) {
         double accepted = phase.queen() != Queen.NONE || phase.workersLay()
                 ? ACCEPTED_BESIDE_A_RIVAL
                 : phase.hasCells() ? ACCEPTED_BESIDE_CELLS : VIRGIN_ACCEPTED;
-        double each = phase.isQueenright() ? 0 : accepted / 3;
-        for (int age = 1; age <= 5; age += 2) {
-            next.put(Phase.virgin(age, phase.since(), false), weight * each);
+        double all = phase.isQueenright() ? 0 : accepted;
+        List<Integer> ages = days.map(List::of).orElse(USUAL_AGES);
+        for (int age : ages) {
+            next.put(Phase.virgin(age, phase.since(), false), weight * all / ages.size());
         }
-        next.put(phase, weight * (1 - 3 * each));
+        next.put(phase, weight * (1 - all));
     }
 
     private static void broodGiven(Phase phase, double weight, Course.Sink next) {

@@ -45,7 +45,7 @@ public final class SwarmGates {
         return switch (before.deed()) {
             case SwarmDeed.StepDone(var _, SwarmStep.Kind step, var _) ->
                 step == SwarmStep.Kind.CATCH_QUEEN || step == SwarmStep.Kind.MAKE_NUC;
-            case HiveDeed.Happened(var _, EventKind event, var _) ->
+            case HiveDeed.Happened(var _, EventKind event, var _, var _) ->
                 event == EventKind.QUEEN_REMOVED || event == EventKind.QUEEN_CAGED || event == EventKind.SWARMED
                         || event == EventKind.SPLIT_WITHOUT_QUEEN;
             default -> false;

@@ -211,6 +211,19 @@ class AdviceVignettesTest {
     }
 
     @Test
+    void a_virgin_given_is_as_old_as_she_is_said_to_be() {
+        var old = ask(List.of(new ColonyEvent(day(0), EventKind.VIRGIN_GIVEN, Optional.empty(), Optional.of(8))),
+                day(0))
+                .verdict();
+        assertThat(old.proof().next().orElseThrow().emerges().likely()).isEqualTo(day(-8));
+        var young = ask(List.of(new ColonyEvent(day(0), EventKind.VIRGIN_GIVEN, Optional.empty(), Optional.of(1))),
+                day(0))
+                .verdict();
+        assertThat(old.contents().firstEggs().orElseThrow().likely())
+                .isBefore(young.contents().firstEggs().orElseThrow().likely());
+    }
+
+    @Test
     void a_part_without_queen_and_without_eggs_cannot_raise_one() {
         Asked asked = ask(List.of(event(0, EventKind.SPLIT_WITHOUT_EGGS)), day(3));
         assertThat(asked.chance(Case.HOPELESS)).isGreaterThan(0.7);

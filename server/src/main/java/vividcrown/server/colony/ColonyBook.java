@@ -24,7 +24,6 @@ import vividcrown.core.judgement.SeenOfHer;
 import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
-import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
@@ -134,7 +133,7 @@ public class ColonyBook {
         List<ColonyEvent> events = new ArrayList<>(SwarmPath.events(steps));
         ordered.forEach(entry -> event(hive, entry).filter(kind -> !(entry.deed() instanceof JudgementDeed.ActionChosen)
                 || events.stream().noneMatch(other -> other.kind() == kind && isNear(other.day(), entry.day())))
-                .ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind, cellOf(entry)))));
+                .ifPresent(kind -> events.add(eventOf(entry, kind))));
         List<Reading> readings = new ArrayList<>();
         Optional<ReadingNotes> earlier = Optional.empty();
         for (Entry entry : reads) {
@@ -180,8 +179,10 @@ public class ColonyBook {
         return Math.abs(ChronoUnit.DAYS.between(one, other)) <= SAME_DEED_DAYS;
     }
 
-    private static Optional<CellLook> cellOf(Entry entry) {
-        return entry.deed() instanceof HiveDeed.Happened happened ? happened.cell() : Optional.empty();
+    private static ColonyEvent eventOf(Entry entry, EventKind kind) {
+        return entry.deed() instanceof HiveDeed.Happened happened
+                ? new ColonyEvent(entry.day(), kind, happened.cell(), happened.virginDays())
+                : new ColonyEvent(entry.day(), kind);
     }
 
     private static EventKind given(GivenAs as) {

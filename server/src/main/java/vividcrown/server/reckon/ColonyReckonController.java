@@ -2,6 +2,8 @@ package vividcrown.server.reckon;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
@@ -70,10 +72,14 @@ class ColonyReckonController {
         }
     }
 
-    /** @param cell how far a cell that was given had come; a ripe one if left out */
-    record EventInput(@NotNull LocalDate day, @NotNull EventKind what, @Nullable CellLook cell) {
+    /**
+     * @param cell how far a cell that was given had come; a ripe one if left out
+     * @param virginDays how old a virgin that was given was, in days; one to five if left out
+     */
+    record EventInput(@NotNull LocalDate day, @NotNull EventKind what, @Nullable CellLook cell,
+            @Nullable @Min(0) @Max(90) Integer virginDays) {
         private ColonyEvent event() {
-            return new ColonyEvent(day, what, Optional.ofNullable(cell));
+            return new ColonyEvent(day, what, Optional.ofNullable(cell), Optional.ofNullable(virginDays));
         }
     }
 
