@@ -117,7 +117,9 @@ public final class Advisor {
 
     /** Every school's actions for each state that is likely enough to think of. */
     private boolean isShown(Act act, Verdict verdict) {
-        if (act.action() == Action.LOOK_AGAIN || act.action() == Action.TEST_FRAME) {
+        boolean always = act.action() == Action.LOOK_AGAIN || act.action() == Action.TEST_FRAME
+                || act.action() == Action.LEAVE_ALONE && season.isWinter(verdict.asOf());
+        if (always) {
             return true;
         }
         return verdict.odds().entrySet().stream().filter(one -> one.getValue() > WORTH_SHOWING)

@@ -316,6 +316,9 @@ class AdviceVignettesTest {
         assertThat(asked.first()).isEqualTo(Action.LEAVE_ALONE);
         assertThat(asked.verdict().settle()).isEmpty();
         assertThat(asked.advice().decide()).isEmpty();
+        Asked hopeless = ask(List.of(new ColonyEvent(january.minusDays(80), EventKind.QUEEN_REMOVED),
+                new ColonyEvent(january.minusDays(70), EventKind.CELLS_DESTROYED)), january);
+        assertThat(hopeless.first()).isEqualTo(Action.LEAVE_ALONE);
     }
 
     @Test
