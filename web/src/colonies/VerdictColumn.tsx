@@ -74,8 +74,9 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
 /** Of colonies like this one, in how many a young queen lays by when. */
 function YoungQueen({ verdict }: { verdict: Verdict }) {
   const { t } = useTranslation()
-  const { firstEggs, ownWorkers, layingBy } = verdict.contents
-  if (!firstEggs) return null
+  const { firstEggs, ownWorkers, layingBy, queen } = verdict.contents
+  // where the old one lays it is not the question
+  if (!firstEggs || (queen.LAYING ?? 0) > 0.5) return null
   return (
     <p className="mt-3 text-sm">
       {t('colony.layingBy', {
