@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.core.time.DaySpan;
 import vividcrown.core.time.Until;
 
 /**
@@ -33,6 +34,9 @@ public record BroodProof(LocalDate asOf, List<Laying> layings, Optional<Until> l
         Optional<DatedSpan> secondCut, List<CellAge> cells,
         Optional<Emergency> emergency, Optional<NextQueen> next, Optional<DatedSpan> broodless, List<Clash> clashes,
         List<Reason> reasons) {
+
+    /** Three to four weeks after the last open brood, which is sealed nine days after the last egg. Common practice. */
+    public static final DaySpan WORKERS_LAY_AFTER = DaySpan.ofDays(30, 34, 37);
 
     public BroodProof {
         layings = List.copyOf(layings);

@@ -38,8 +38,6 @@ import vividcrown.core.time.Until;
  */
 public final class BroodProver {
 
-    /** Three to four weeks after the last open brood, which is sealed on the ninth day. Common practice. */
-    private static final DaySpan LAYING_WORKERS = DaySpan.ofDays(30, 34, 37);
     private static final int JUST_SEALED_DAYS = 2;
     private static final int DRONES_NEAR_DAYS = 14;
     private static final int JUST_LOOKED_DAYS = 4;
@@ -102,7 +100,7 @@ public final class BroodProver {
         return new BroodProof(asOf, layings, lastEgg, queenlessSince,
                 lastEgg.map(last -> last.plus(assumptions.worker().sealed())), lastWorker, lastDrone,
                 lastEgg.map(last -> last.plus(DaySpan.ofDays(emergency.noNewCellsAfter()))),
-                queenlessSince.flatMap(_ -> lastEgg).map(last -> LAYING_WORKERS.from(last.latest())),
+                queenlessSince.flatMap(_ -> lastEgg).map(last -> BroodProof.WORKERS_LAY_AFTER.from(last.latest())),
                 queenlessSince.flatMap(_ -> lastEgg).flatMap(this::secondCut), cells,
                 queenlessSince.flatMap(Until::bounded).map(this::emergency), next,
                 broodless(lastBrood(lastWorker, lastDrone), next), clashes, reasons);

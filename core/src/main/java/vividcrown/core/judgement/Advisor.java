@@ -98,17 +98,14 @@ public final class Advisor {
     /** What may not stand first comes after the first that may; the own school first, unless it is much the worse. */
     private static List<Option> inOrder(List<Ranked> ranked) {
         double best = ranked.stream().filter(Ranked::mayLead).mapToDouble(one -> one.option().value()).max().orElse(0);
-        Comparator<Ranked> own = Comparator.comparing(one -> one.mayLead() && one.option().ownSchool()
-                && one.option().value() > best - OWN_SCHOOL_AT_MOST_WORSE);
-        List<Ranked> ordered = new ArrayList<>(ranked);
-        ordered.sort(own.reversed().thenComparing(Comparator.comparing(Ranked::mayLead).reversed())
-                .thenComparing(Comparator.comparingDouble((Ranked one) -> one.option().value()).reversed()));
-        Optional<Ranked> first = ordered.stream().filter(Ranked::mayLead).findFirst();
+        Comparator<Ranked> byWorth = Comparator.comparingDouble((Ranked one) -> one.option().value()).reversed();
+        Comparator<Ranked> ownFirst = Comparator.comparing((Ranked one) -> one.option().ownSchool()).reversed();
+        Optional<Ranked> first = ranked.stream().filter(Ranked::mayLead)
+                .filter(one -> one.option().ownSchool() && one.option().value() > best - OWN_SCHOOL_AT_MOST_WORSE)
+                .min(byWorth).or(() -> ranked.stream().filter(Ranked::mayLead).min(byWorth));
         List<Option> options = new ArrayList<>();
         first.ifPresent(one -> options.add(one.option()));
-        ordered.stream().filter(one -> first.isEmpty() || one != first.get())
-                .sorted(Comparator.comparing((Ranked one) -> one.option().ownSchool()).reversed()
-                        .thenComparing(Comparator.comparingDouble((Ranked one) -> one.option().value()).reversed()))
+        ranked.stream().filter(one -> first.isEmpty() || one != first.get()).sorted(ownFirst.thenComparing(byWorth))
                 .forEach(one -> options.add(one.option()));
         return options;
     }

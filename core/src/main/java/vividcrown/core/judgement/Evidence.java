@@ -37,9 +37,9 @@ final class Evidence {
      *
      * @param sign what it is about
      * @param likelihood how likely each phase makes it
-     * @param perState whether it depends on nothing but the state in one word
+     * @param ofBrood it tells the age of brood, and is explained by it
      */
-    record Piece(Sign sign, Likelihood likelihood, boolean perState) {
+    record Piece(Sign sign, Likelihood likelihood, boolean ofBrood) {
     }
 
     /** All pieces together. */
@@ -64,7 +64,7 @@ final class Evidence {
         boolean gift = isGiftThere(reading.day(), events);
         for (BroodEvidence.Look look : brood.told(reading)) {
             boolean seen = reading.saw(look.sign());
-            pieces.add(new Piece(look.sign(), brood.chance(look, seen, gift), false));
+            pieces.add(new Piece(look.sign(), brood.chance(look, seen, gift), true));
         }
         if (CellEvidence.isTold(reading)) {
             pieces.add(new Piece(Sign.QUEEN_CELLS, cells.chance(reading), false));
@@ -74,7 +74,7 @@ final class Evidence {
             boolean seen = reading.saw(line.sign());
             boolean left = line.sign() == Sign.SEALED_DRONE_SCATTERED && domedBefore(reading.day(), earlier);
             Likelihood likelihood = line.byPhase(seen, weight, reading);
-            pieces.add(new Piece(line.sign(), left ? domedLeft(seen, likelihood) : likelihood, line.isPerState()));
+            pieces.add(new Piece(line.sign(), left ? domedLeft(seen, likelihood) : likelihood, false));
         }
         return pieces;
     }

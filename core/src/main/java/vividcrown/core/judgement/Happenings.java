@@ -76,7 +76,9 @@ final class Happenings {
                 given(belief).after((phase, weight, next) -> cellGiven(phase, weight, ageOf(event), next));
             case VIRGIN_GIVEN -> given(belief)
                     .after((phase, weight, next) -> virginGiven(phase, weight, event.virginDays(), next));
-            case QUEEN_CAGED -> belief.weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.1 : 1)
+            // who cages her has had her in hand
+            case QUEEN_CAGED -> belief
+                    .weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.02 : phase.isQueenright() ? 1 : 0.15)
                     .after((phase, weight, next) -> next.put(
                             phase.isQueenright() ? Phase.of(Queen.CAGED, 0, sinceOf(phase)) : phase, weight));
             case QUEEN_RELEASED -> belief.after((phase, weight, next) -> {
@@ -113,8 +115,7 @@ final class Happenings {
                 return GIVEN_BY_MISTAKE;
             }
             return switch (phase.queen()) {
-                case VIRGIN, MATED -> GIVEN_BESIDE_A_VIRGIN;
-                case UNMATED, FAILING -> GIVEN_BESIDE_A_VIRGIN;
+                case VIRGIN, MATED, UNMATED, FAILING -> GIVEN_BESIDE_A_VIRGIN;
                 case NONE -> phase.hasCells() ? GIVEN_BESIDE_CELLS : 1;
                 case LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> GIVEN_BY_MISTAKE;
             };

@@ -5,7 +5,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.EnumSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -88,10 +87,10 @@ public final class Judge {
         Walk walk = walk(looks, happened, asOf);
         Map<Status, Double> odds = walk.belief.odds();
         Status leading = odds.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
+        Contents contents = Contents.of(walk.belief, asOf, clock, season, lookAhead);
         return new Verdict(asOf, odds, leading, lookAhead ? weighed(walk, leading) : List.of(),
                 lookAhead ? new LookAhead(assumptions, season).best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
-                BroodProver.prove(readings, events, asOf, assumptions), kinds(walk.belief),
-                Contents.of(walk.belief, asOf, clock, season, lookAhead));
+                BroodProver.prove(readings, events, asOf, assumptions), kinds(contents), contents);
     }
 
     /** Looks of one day are one look: what any of them saw was there, what none saw and some missed was not. */
@@ -182,7 +181,7 @@ public final class Judge {
         for (Weighing one : walk.weighings) {
             Map<Status, Double> odds = one.before.odds();
             for (Evidence.Piece piece : one.pieces) {
-                Reason reason = isBrood(piece)
+                Reason reason = piece.ofBrood()
                         ? Reason.of(assumptions.worker().source(), "like.broodStage", piece.sign().sentence())
                         : Reason.of(Source.COMMON_PRACTICE, "like." + piece.sign().name());
                 weighed.add(new Verdict.Weighed(one.reading, piece.sign(), one.reading.saw(piece.sign()),
@@ -191,12 +190,6 @@ public final class Judge {
         }
         weighed.sort(Comparator.comparingDouble((Verdict.Weighed one) -> Math.abs(Math.log(one.factor()))).reversed());
         return weighed;
-    }
-
-    private static boolean isBrood(Evidence.Piece piece) {
-        return !piece.perState()
-                && Likelihoods.standard().lines().stream().noneMatch(line -> line.sign() == piece.sign())
-                && piece.sign() != Sign.QUEEN_CELLS;
     }
 
     private static double factor(Belief before, Map<Status, Double> odds, Evidence.Piece piece, Status leading) {
@@ -212,20 +205,13 @@ public final class Judge {
         return elsewhere <= 0 ? 1e6 : Math.clamp(among / elsewhere, 1e-6, 1e6);
     }
 
-    private static Map<Verdict.CellKind, Double> kinds(Belief belief) {
+    private static Map<Verdict.CellKind, Double> kinds(Contents contents) {
         Map<Verdict.CellKind, Double> kinds = new EnumMap<>(Verdict.CellKind.class);
-        double all = 0;
         for (Verdict.CellKind kind : Verdict.CellKind.values()) {
-            Likelihood of = (_, phase) -> phase.queen() != Phase.Queen.VIRGIN
-                    && phase.cells().name().equals(kind.name()) ? 1 : 0;
-            double chance = belief.chanceOf(of);
-            kinds.put(kind, chance);
-            all += chance;
+            kinds.put(kind, Objects.requireNonNull(contents.cells().get(Contents.CellsAre.valueOf(kind.name()))));
         }
-        double sum = all;
-        return sum > 0
-                ? kinds.entrySet().stream().collect(java.util.stream.Collectors.toMap(Map.Entry::getKey,
-                        one -> one.getValue() / sum, (one, _) -> one, LinkedHashMap::new))
-                : Map.of();
+        double all = kinds.values().stream().mapToDouble(Double::doubleValue).sum();
+        kinds.replaceAll((_, chance) -> chance / all);
+        return all > 0 ? kinds : Map.of();
     }
 }

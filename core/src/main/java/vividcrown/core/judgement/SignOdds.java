@@ -68,10 +68,6 @@ record SignOdds(Sign sign, Group group, Map<Status, Double> seen, Optional<Finer
         return new SignOdds(sign, group, seen, Optional.of(by));
     }
 
-    boolean isPerState() {
-        return finer.isEmpty();
-    }
-
     double chance(Status status, boolean isSeen) {
         double chance = Objects.requireNonNull(seen.get(status));
         return isSeen ? chance : 1 - chance;

@@ -44,8 +44,6 @@ public final class SwarmPlanner {
     private static final DaySpan CUPS_AGAIN = DaySpan.ofDays(5, 6, 7);
     /** "Leave it shut for four to five weeks." Common practice. */
     private static final DaySpan SHUT_DAYS = DaySpan.ofDays(28, 28, 35);
-    /** Laying workers become likely after three to four weeks without open brood, which ends nine days after the last egg. */
-    private static final DaySpan WORKERS_LAY = DaySpan.ofDays(30, 34, 37);
     private static final DaySpan NUC_CHECK = DaySpan.ofDays(7, 8, 10);
 
     private final SwarmSituation asked;
@@ -269,7 +267,7 @@ public final class SwarmPlanner {
                 "swarm.leaveShut");
         step(SwarmStep.Kind.LOOK_FOR_EGGS, new DatedSpan(look, look, lookBy), NONE, "swarm.lookForEggs");
         step(SwarmStep.Kind.JUDGE_BROOD, queen.flatSealed().notBefore(look), NONE, "swarm.judge");
-        warn("swarm.workersLay", WORKERS_LAY.from(lastEgg));
+        warn("swarm.workersLay", BroodProof.WORKERS_LAY_AFTER.from(lastEgg));
     }
 
     // --- cells -------------------------------------------------------------------------------------------------------

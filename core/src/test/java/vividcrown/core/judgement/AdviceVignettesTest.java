@@ -85,6 +85,15 @@ class AdviceVignettesTest {
         assertThat(DESTROYS).doesNotContain(asked.first());
     }
 
+    /** A virgin out of such a cell would kill her in her cage. */
+    @Test
+    void cells_beside_a_caged_queen_are_not_left_for_a_young_one() {
+        Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(6), Reading.of(day(6), Sign.OLD_LARVAE)
+                .without(Sign.EGGS).with(CellLook.LONG, CombPlace.AMONG_WORKER_BROOD, 3));
+        assertThat(asked.chance(Case.KEPT)).isGreaterThan(0.7);
+        assertThat(asked.first()).isEqualTo(Action.LOOK_AGAIN);
+    }
+
     @Test
     void a_queen_given_three_days_ago_is_not_given_again() {
         Asked asked = ask(List.of(event(0, EventKind.QUEEN_REMOVED), event(1, EventKind.QUEEN_GIVEN)), day(4),
