@@ -151,6 +151,7 @@ export const MORE_SIGNS: Sign[] = [
   'POLLEN_COMING_IN',
   'CLUSTER_OFF_NEST',
   'BEARDING',
+  'EVENING',
   'DRONES',
   'DRONES_LATE',
   'BEES_YOUNG',

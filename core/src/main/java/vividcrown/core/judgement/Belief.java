@@ -6,7 +6,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Predicate;
-import vividcrown.core.assumptions.Assumptions;
 
 /** How likely each phase is: one number for each that is possible, together 1. Not changed once made. */
 final class Belief {
@@ -89,10 +88,9 @@ final class Belief {
     }
 
     /** The same colony a day later. */
-    Belief dayLater(LocalDate day, Assumptions assumptions, Season season) {
+    Belief dayLater(LocalDate day, Flows.AtPlace place) {
         Gathering gathering = GATHERING.get();
-        gathering.count = Flows.on(day, assumptions, season).spread(places, weights, gathering.all, gathering.touched,
-                gathering.count);
+        gathering.count = place.on(day).spread(places, weights, gathering.all, gathering.touched, gathering.count);
         return gathering.gathered(NEGLIGIBLE);
     }
 
@@ -138,16 +136,31 @@ final class Belief {
     }
 
     /**
-     * Chance of each state together with something that each phase makes so likely, in the order of {@link Status}; their
-     * sum is the chance of it.
+     * Weighed by several things at once, each looked at once for each phase.
+     *
+     * @param jointly receives, for each of them, the chance of each state together with it, in the order of {@link Status}
      */
-    double[] jointly(Likelihood likelihood) {
-        double[] joint = new double[STATES];
+    Belief weighed(List<Likelihood> likelihoods, double[][] jointly) {
+        Gathering gathering = GATHERING.get();
         for (int index = 0; index < places.length; index++) {
             int place = places[index];
-            joint[STATUS_OF[place]] += weights[index] * likelihood.in(place, PHASES.get(place));
+            Phase phase = PHASES.get(place);
+            int state = STATUS_OF[place];
+            double weight = weights[index];
+            double together = weight;
+            for (int one = 0; one < jointly.length; one++) {
+                double chance = likelihoods.get(one).in(place, phase);
+                jointly[one][state] += weight * chance;
+                together *= chance;
+            }
+            gathering.put(place, together);
         }
-        return joint;
+        return gathering.gathered(0);
+    }
+
+    /** Room for what {@link #weighed(List, double[][])} tells of so many things. */
+    static double[][] roomFor(int likelihoods) {
+        return new double[likelihoods][STATES];
     }
 
     /** The same belief with one thing taken for certain; it must be possible. */

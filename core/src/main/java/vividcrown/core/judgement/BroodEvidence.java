@@ -35,16 +35,16 @@ final class BroodEvidence {
     private static final double EGGS_BEFORE_SWARM = 0.85;
 
     /** What share of a stage is on the comb in every phase does not depend on the colony: worked out once. */
-    private record Asked(Clock clock, Look look, boolean gift) {
+    private record Asked(Look look, boolean gift) {
     }
 
     private static final Map<Clock, BroodEvidence> BY_CLOCK = new ConcurrentHashMap<>();
-    private static final Map<Asked, double[]> THERE = new ConcurrentHashMap<>();
     /** So many operations with figures of their own; after that it begins anew. */
     private static final int MOST_KEPT = 50;
 
     private final Clock clock;
     private final List<Look> looks;
+    private final Map<Asked, double[]> shares = new ConcurrentHashMap<>();
 
     /** Eggs are overlooked now and then, sealed brood hardly ever. Common practice. */
     private BroodEvidence(Clock clock) {
@@ -70,7 +70,6 @@ final class BroodEvidence {
     static BroodEvidence by(Clock clock) {
         if (BY_CLOCK.size() > MOST_KEPT) {
             BY_CLOCK.clear();
-            THERE.clear();
         }
         return BY_CLOCK.computeIfAbsent(clock, BroodEvidence::new);
     }
@@ -109,7 +108,7 @@ final class BroodEvidence {
     }
 
     private static boolean isAbove(Sign general, Sign particular) {
-        return particular.general().stream().anyMatch(above -> above == general || isAbove(general, above));
+        return particular != general && particular.upwards().contains(general);
     }
 
     /**
@@ -118,7 +117,7 @@ final class BroodEvidence {
      * @param gift a frame with brood was given within the last weeks
      */
     Likelihood chance(Look look, boolean seen, boolean gift) {
-        double[] there = THERE.computeIfAbsent(new Asked(clock, look, gift), this::thereInAll);
+        double[] there = shares.computeIfAbsent(new Asked(look, gift), this::thereInAll);
         return (place, _) -> {
             double chance = there[place] * look.seenIfThere() + (1 - there[place]) * look.seenIfNot();
             return seen ? chance : 1 - chance;

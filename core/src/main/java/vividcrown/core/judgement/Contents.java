@@ -9,7 +9,6 @@ import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.function.Predicate;
 import java.util.function.ToIntFunction;
-import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.judgement.Phase.Cells;
 import vividcrown.core.judgement.Phase.Queen;
 import vividcrown.core.reason.Sentence;
@@ -80,7 +79,7 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
         return Objects.requireNonNull(cases.get(one));
     }
 
-    static Contents of(Belief belief, LocalDate today, Clock clock, Season season, boolean withDays) {
+    static Contents of(Belief belief, LocalDate today, Clock clock, Flows.AtPlace place, boolean withDays) {
         Map<Case, Double> cases = cases(belief, clock);
         Map<QueenIs, Double> queen = new EnumMap<>(QueenIs.class);
         for (QueenIs one : QueenIs.values()) {
@@ -109,7 +108,7 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
                 : Optional.empty();
         SortedMap<Integer, Double> layingBy = new TreeMap<>();
         Optional<DatedSpan> eggs = withDays
-                ? firstEggs(belief, today, clock.assumptions(), season, layingBy)
+                ? firstEggs(belief, today, place, layingBy)
                 : Optional.empty();
         return new Contents(cases, queen, cells, workers, sealed, swarms, opens, eggs,
                 eggs.map(first -> first.plus(clock.assumptions().worker().emerges())), layingBy);
@@ -154,7 +153,7 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
         return weights.length - 1;
     }
 
-    private static Optional<DatedSpan> firstEggs(Belief belief, LocalDate today, Assumptions assumptions, Season season,
+    private static Optional<DatedSpan> firstEggs(Belief belief, LocalDate today, Flows.AtPlace place,
             SortedMap<Integer, Double> layingBy) {
         Predicate<Phase> young = phase -> phase.queen() == Queen.VIRGIN || phase.queen() == Queen.MATED
                 || phase.queen() == Queen.NONE && phase.hasCells();
@@ -165,7 +164,7 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
         double[] begun = new double[FOLLOWED_DAYS + 1];
         double before = 0;
         for (int day = 1; day <= FOLLOWED_DAYS; day++) {
-            later = later.dayLater(today.plusDays(day - 1L), assumptions, season);
+            later = later.dayLater(today.plusDays(day - 1L), place);
             double lays = later.chance(phase -> phase.queen() == Queen.LAYING || phase.queen() == Queen.TWO);
             begun[day] = Math.max(0, lays - before);
             before = lays;

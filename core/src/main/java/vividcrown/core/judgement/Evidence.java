@@ -19,14 +19,17 @@ final class Evidence {
     private static final int SAME_MOOD_DAYS = 9;
     private static final int DOMED_STAYS = 26;
     private static final double DOMED_LEFT = 0.4;
+    private static final double ALL_LAY = 0.97;
     /** Told otherwise than it was: the wrong box, the wrong line, a look in a hurry. */
     static final double SLIP = 0.003;
 
+    private final Season season;
     private final BroodEvidence brood;
     private final CellEvidence cells;
     private final Likelihoods table;
 
-    Evidence(Clock clock, Likelihoods table) {
+    Evidence(Clock clock, Season season, Likelihoods table) {
+        this.season = season;
         this.brood = BroodEvidence.by(clock);
         this.cells = new CellEvidence(clock);
         this.table = table;
@@ -42,20 +45,13 @@ final class Evidence {
     record Piece(Sign sign, Likelihood likelihood, boolean ofBrood) {
     }
 
-    /** All pieces together. */
-    static Likelihood together(List<Piece> pieces) {
-        return (place, phase) -> {
-            double chance = 1;
-            for (Piece piece : pieces) {
-                chance *= piece.likelihood().in(place, phase);
-            }
-            return chance;
-        };
-    }
-
-    /** The belief after a reading; now and then a reading is a slip, and tells nothing. */
-    static Belief weigh(Belief before, List<Piece> pieces) {
-        return before.weighed(together(pieces)).mixed(before, SLIP);
+    /**
+     * The belief after a reading; now and then a reading is a slip, and tells nothing.
+     *
+     * @param jointly receives the chance of each state together with each piece
+     */
+    static Belief weigh(Belief before, List<Piece> pieces, double[][] jointly) {
+        return before.weighed(pieces.stream().map(Piece::likelihood).toList(), jointly).mixed(before, SLIP);
     }
 
     /** @param earlier readings of days before, the oldest first */
@@ -70,7 +66,7 @@ final class Evidence {
             pieces.add(new Piece(Sign.QUEEN_CELLS, cells.chance(reading), false));
         }
         for (SignOdds line : strongest(reading)) {
-            double weight = isSameMood(line, reading, earlier) ? 0.5 : 1;
+            double weight = isSameMood(line, reading, earlier) || isOfTheSeason(line, reading) ? 0.5 : 1;
             boolean seen = reading.saw(line.sign());
             boolean left = line.sign() == Sign.SEALED_DRONE_SCATTERED && domedBefore(reading.day(), earlier);
             Likelihood likelihood = line.byPhase(seen, weight, reading);
@@ -97,6 +93,11 @@ final class Evidence {
             };
             return laidByOthers ? seen ? DOMED_LEFT : 1 - DOMED_LEFT : otherwise.in(place, phase);
         };
+    }
+
+    /** When laying begins and when it tapers off, every queen's brood has holes. */
+    private boolean isOfTheSeason(SignOdds line, Reading reading) {
+        return line.sign() == Sign.SEALED_WORKER_SPOTTY && season.layShare(reading.day()) < ALL_LAY;
     }
 
     private static boolean isGiftThere(LocalDate day, List<ColonyEvent> events) {
@@ -134,8 +135,8 @@ final class Evidence {
 
     /** An absence that follows from a more general absence says nothing of its own. */
     private boolean isTold(SignOdds line, Reading reading) {
-        if (line.sign() == Sign.BEARDING && reading.saw(Sign.HEAT)) {
-            // in the heat they all hang out
+        if (line.sign() == Sign.BEARDING && (reading.saw(Sign.HEAT) || reading.saw(Sign.EVENING))) {
+            // in the heat and before the night they all hang out
             return false;
         }
         if (reading.saw(line.sign())) {

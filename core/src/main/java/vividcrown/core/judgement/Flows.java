@@ -72,9 +72,25 @@ final class Flows {
         }
     }
 
-    /** From one day to the next at the place of this season. */
-    static Flows on(LocalDate day, Assumptions assumptions, Season season) {
-        LocalDate middle = day.withDayOfMonth(day.getDayOfMonth() <= 15 ? 8 : 23);
+    /** The days at one place, by an operation's figures: its half months are looked up once. */
+    static final class AtPlace {
+        private final Assumptions assumptions;
+        private final Season season;
+        private final Map<LocalDate, Flows> halfMonths = new ConcurrentHashMap<>();
+
+        AtPlace(Assumptions assumptions, Season season) {
+            this.assumptions = assumptions;
+            this.season = season;
+        }
+
+        /** From this day to the next. */
+        Flows on(LocalDate day) {
+            LocalDate middle = day.withDayOfMonth(day.getDayOfMonth() <= 15 ? 8 : 23);
+            return halfMonths.computeIfAbsent(middle, when -> around(when, assumptions, season));
+        }
+    }
+
+    private static Flows around(LocalDate middle, Assumptions assumptions, Season season) {
         if (KEPT.size() > MOST_KEPT || RATES.size() > MOST_RATES) {
             KEPT.clear();
             RATES.clear();

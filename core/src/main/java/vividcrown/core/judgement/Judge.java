@@ -46,8 +46,10 @@ public final class Judge {
     private final Assumptions assumptions;
     private final Season season;
     private final Clock clock;
+    private final Flows.AtPlace place;
     private final Evidence evidence;
     private final Happenings happenings;
+    private final LookAhead lookAhead;
 
     public Judge(Assumptions assumptions, Season season) {
         this(assumptions, season, OwnSigns.NONE);
@@ -59,8 +61,10 @@ public final class Judge {
         this.assumptions = assumptions;
         this.season = season;
         this.clock = new Clock(assumptions);
-        this.evidence = new Evidence(clock, table);
+        this.place = new Flows.AtPlace(assumptions, season);
+        this.evidence = new Evidence(clock, season, table);
         this.happenings = new Happenings(clock);
+        this.lookAhead = new LookAhead(clock, season, place);
     }
 
     /**
@@ -76,7 +80,7 @@ public final class Judge {
         return judge(readings, events, asOf, false);
     }
 
-    private Verdict judge(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf, boolean lookAhead) {
+    private Verdict judge(List<Reading> readings, List<ColonyEvent> events, LocalDate asOf, boolean withLooks) {
         List<Reading> looks = ofOneDay(readings.stream()
                 .filter(reading -> !reading.day().isAfter(asOf)
                         && reading.day().isAfter(asOf.minusDays(DAYS_FOLLOWED)))
@@ -87,9 +91,9 @@ public final class Judge {
         Walk walk = walk(looks, happened, asOf);
         Map<Status, Double> odds = walk.belief.odds();
         Status leading = odds.entrySet().stream().max(Map.Entry.comparingByValue()).orElseThrow().getKey();
-        Contents contents = Contents.of(walk.belief, asOf, clock, season, lookAhead);
-        return new Verdict(asOf, odds, leading, lookAhead ? weighed(walk, leading) : List.of(),
-                lookAhead ? new LookAhead(assumptions, season).best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
+        Contents contents = Contents.of(walk.belief, asOf, clock, place, withLooks);
+        return new Verdict(asOf, odds, leading, withLooks ? weighed(walk, leading) : List.of(),
+                withLooks ? lookAhead.best(walk.belief, asOf, toldOn(looks, asOf)) : List.of(),
                 BroodProver.prove(readings, events, asOf, assumptions), kinds(contents), contents);
     }
 
@@ -115,8 +119,14 @@ public final class Judge {
         return all;
     }
 
-    /** What was weighed before and after each reading. */
-    private record Weighing(Reading reading, Belief before, List<Evidence.Piece> pieces) {
+    /**
+     * What was weighed with one reading.
+     *
+     * @param before odds of the states before it
+     * @param jointly chance of each state together with each piece, before it
+     */
+    private record Weighing(Reading reading, Map<Status, Double> before, List<Evidence.Piece> pieces,
+            double[][] jointly) {
     }
 
     private record Walk(Belief belief, List<Weighing> weighings) {
@@ -132,8 +142,9 @@ public final class Judge {
             for (Reading reading : readings) {
                 if (reading.day().equals(day)) {
                     List<Evidence.Piece> pieces = evidence.of(reading, earlier, events);
-                    weighings.add(new Weighing(reading, belief, pieces));
-                    belief = Evidence.weigh(belief, pieces);
+                    double[][] jointly = Belief.roomFor(pieces.size());
+                    weighings.add(new Weighing(reading, belief.odds(), pieces, jointly));
+                    belief = Evidence.weigh(belief, pieces, jointly);
                     earlier.add(reading);
                 }
             }
@@ -145,7 +156,7 @@ public final class Judge {
             if (!day.isBefore(asOf)) {
                 return new Walk(belief, weighings);
             }
-            belief = belief.dayLater(day, assumptions, season);
+            belief = belief.dayLater(day, place);
             day = day.plusDays(1);
         }
     }
@@ -179,22 +190,21 @@ public final class Judge {
     private List<Verdict.Weighed> weighed(Walk walk, Status leading) {
         List<Verdict.Weighed> weighed = new ArrayList<>();
         for (Weighing one : walk.weighings) {
-            Map<Status, Double> odds = one.before.odds();
-            for (Evidence.Piece piece : one.pieces) {
+            double share = Objects.requireNonNull(one.before.get(leading));
+            for (int at = 0; at < one.pieces.size(); at++) {
+                Evidence.Piece piece = one.pieces.get(at);
                 Reason reason = piece.ofBrood()
                         ? Reason.of(assumptions.worker().source(), "like.broodStage", piece.sign().sentence())
                         : Reason.of(Source.COMMON_PRACTICE, "like." + piece.sign().name());
                 weighed.add(new Verdict.Weighed(one.reading, piece.sign(), one.reading.saw(piece.sign()),
-                        factor(one.before, odds, piece, leading), reason));
+                        factor(share, one.jointly[at], leading), reason));
             }
         }
         weighed.sort(Comparator.comparingDouble((Verdict.Weighed one) -> Math.abs(Math.log(one.factor()))).reversed());
         return weighed;
     }
 
-    private static double factor(Belief before, Map<Status, Double> odds, Evidence.Piece piece, Status leading) {
-        double share = Objects.requireNonNull(odds.get(leading));
-        double[] joint = before.jointly(piece.likelihood());
+    private static double factor(double share, double[] joint, Status leading) {
         double all = 0;
         for (double one : joint) {
             all += one;

@@ -7,7 +7,6 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
-import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
@@ -32,18 +31,21 @@ final class LookAhead {
     private static final double NEGLIGIBLE = 0.003;
     private static final double WORTH_SAYING = 0.01;
 
-    private final Assumptions assumptions;
-    private final Season season;
     private final Clock clock;
+    private final Season season;
+    private final Flows.AtPlace place;
     private final BroodEvidence brood;
     private final CellEvidence cells;
+    /** The case of each phase, by its place. */
+    private final int[] caseOf;
 
-    LookAhead(Assumptions assumptions, Season season) {
-        this.assumptions = assumptions;
+    LookAhead(Clock clock, Season season, Flows.AtPlace place) {
+        this.clock = clock;
         this.season = season;
-        this.clock = new Clock(assumptions);
+        this.place = place;
         this.brood = BroodEvidence.by(clock);
         this.cells = new CellEvidence(clock);
+        this.caseOf = Phase.all().stream().mapToInt(phase -> Case.of(phase, clock).ordinal()).toArray();
     }
 
     /** What may be found, in words, and how likely each phase makes it. */
@@ -92,7 +94,7 @@ final class LookAhead {
     }
 
     private Future later(Future future, LocalDate day) {
-        return new Future(future.now(), future.chance(), future.then().dayLater(day, assumptions, season));
+        return new Future(future.now(), future.chance(), future.then().dayLater(day, place));
     }
 
     /** What the frame shows some days later tells of the colony as it was when the frame was given. */
@@ -102,7 +104,7 @@ final class LookAhead {
         for (Future future : futures) {
             Belief then = happenings.apply(future.then(), new ColonyEvent(today, EventKind.BROOD_GIVEN));
             for (int day = 0; day < TEST_FRAME_DAYS; day++) {
-                then = then.dayLater(today.plusDays(day), assumptions, season);
+                then = then.dayLater(today.plusDays(day), place);
             }
             given.add(new Future(future.now(), future.chance(), then));
         }
@@ -119,13 +121,13 @@ final class LookAhead {
         for (Finding finding : findings(kind)) {
             double[] stateNow = new double[now.length];
             double[] stateThen = new double[now.length];
-            Map<Case, Double> casesThen = new EnumMap<>(Case.class);
+            double[] caseThen = new double[Case.values().length];
             for (Future future : futures) {
                 future.then().each((place, phase, weight) -> {
                     double joint = future.chance() * weight * finding.likelihood().in(place, phase);
                     stateNow[future.now().ordinal()] += joint;
-                    stateThen[phase.status().ordinal()] += joint;
-                    casesThen.merge(Case.of(phase, clock), joint, Double::sum);
+                    stateThen[Belief.STATUS_OF[place]] += joint;
+                    caseThen[caseOf[place]] += joint;
                 });
             }
             double chance = Arrays.stream(stateNow).sum();
@@ -135,7 +137,12 @@ final class LookAhead {
                 for (int status = 1; status < stateThen.length; status++) {
                     leading = stateThen[status] > stateThen[leading] ? status : leading;
                 }
-                casesThen.replaceAll((_, joint) -> joint / chance);
+                Map<Case, Double> casesThen = new EnumMap<>(Case.class);
+                for (Case one : Case.values()) {
+                    if (caseThen[one.ordinal()] > 0) {
+                        casesThen.put(one, caseThen[one.ordinal()] / chance);
+                    }
+                }
                 outcomes.add(new BestLook.Outcome(finding.words(), chance, Status.values()[leading],
                         stateThen[leading] / chance, casesThen));
             }

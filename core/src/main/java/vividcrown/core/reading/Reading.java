@@ -3,6 +3,7 @@ package vividcrown.core.reading;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -31,8 +32,8 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         if (!both.isEmpty()) {
             throw Wrong.of("wrong.Reading", day, both);
         }
-        seen = Set.copyOf(there);
-        absent = Set.copyOf(missing);
+        seen = Collections.unmodifiableSet(there);
+        absent = Collections.unmodifiableSet(missing);
         cells = List.copyOf(cells);
     }
 

@@ -1,8 +1,11 @@
 package vividcrown.core.reading;
 
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import vividcrown.core.reason.Sentence;
 
@@ -93,6 +96,8 @@ public enum Sign {
     BEES_OLD,
     /** It is hot: they hang out for air. */
     HEAT,
+    /** It was evening: they hang out before the night. */
+    EVENING,
     /** Much smoke was used: she runs, and a search fails more easily. */
     SMOKED_HEAVILY,
     /** Every frame was searched twice. */
@@ -109,6 +114,17 @@ public enum Sign {
             EnumSet.of(CAPS_SUNKEN, CAPS_GREASY, CAPS_PERFORATED, LARVAE_DISCOLOURED, ROPY, FOUL_SMELL));
 
     private final List<Sign> general;
+    /** Filled once: they are asked for in every judgement. */
+    private static final Map<Sign, Set<Sign>> UPWARDS = new EnumMap<>(Sign.class);
+
+    static {
+        for (Sign sign : values()) {
+            Set<Sign> all = EnumSet.of(sign);
+            // the general ones stand before the particular ones
+            sign.general.forEach(above -> all.addAll(Objects.requireNonNull(UPWARDS.get(above))));
+            UPWARDS.put(sign, Collections.unmodifiableSet(all));
+        }
+    }
 
     Sign(Sign... general) {
         this.general = List.of(general);
@@ -125,18 +141,16 @@ public enum Sign {
     }
 
     /** This sign and all that stand above it. */
-    Set<Sign> upwards() {
-        Set<Sign> all = EnumSet.of(this);
-        general.forEach(sign -> all.addAll(sign.upwards()));
-        return all;
+    public Set<Sign> upwards() {
+        return Objects.requireNonNull(UPWARDS.get(this));
     }
 
     /** This sign and all that stand below it. */
     Set<Sign> downwards() {
-        Set<Sign> all = EnumSet.of(this);
+        Set<Sign> all = EnumSet.noneOf(Sign.class);
         for (Sign sign : values()) {
-            if (sign.general.contains(this)) {
-                all.addAll(sign.downwards());
+            if (sign.upwards().contains(this)) {
+                all.add(sign);
             }
         }
         return all;

@@ -16,6 +16,7 @@ import vividcrown.core.reason.Sentence;
 class ByHandTest {
 
     private static final LocalDate JUN_10 = LocalDate.of(2026, 6, 10);
+    private static final Flows.AtPlace UPLAND = new Flows.AtPlace(Assumptions.standard(), Season.NORTHERN);
     private static final Map<Status, Double> PRIOR = Prior.on(JUN_10, Assumptions.standard(), Season.NORTHERN).odds();
     private static final Offset<Double> EXACT = Offset.offset(1e-9);
 
@@ -86,7 +87,7 @@ class ByHandTest {
     void chances_are_kept_over_the_days() {
         Belief belief = Prior.on(JUN_10, Assumptions.standard(), Season.NORTHERN);
         for (int day = 0; day < 120; day++) {
-            belief = belief.dayLater(JUN_10.plusDays(day), Assumptions.standard(), Season.NORTHERN);
+            belief = belief.dayLater(JUN_10.plusDays(day), UPLAND);
         }
         assertThat(belief.odds().values().stream().mapToDouble(Double::doubleValue).sum()).isCloseTo(1, EXACT);
     }

@@ -20,8 +20,8 @@ import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
 /**
- * What brood proves is never wrong where nothing is overlooked: simulated hives with drone layers, laying workers, drone comb
- * and frames given, every look exact. The truth is the last day on which a fertilised egg was laid there, and the last on which a
+ * What brood proves is never wrong where nothing is overlooked: simulated hives with drone layers, laying workers, drone comb,
+ * frames given and brood moved to other hives, every look exact. The truth is the last day on which a fertilised egg was laid there, and the last on which a
  * queen laid at all.
  */
 class ProofTrialTest {
@@ -71,6 +71,19 @@ class ProofTrialTest {
                     hive.queenDays = 20;
                 } else if (visit == 4 && !hive.hasOpenBrood()) {
                     Arrays.fill(hive.worker, 0, 7, 0.4);
+                    events.add(new ColonyEvent(hive.day, EventKind.BROOD_GIVEN));
+                } else if (visit == 2 && trouble == 3) {
+                    // every comb with brood goes to another hive, the queen stays or was lost meanwhile
+                    Arrays.fill(hive.worker, 0);
+                    Arrays.fill(hive.drone, 0);
+                    events.add(new ColonyEvent(hive.day, EventKind.BROOD_TAKEN));
+                    if (luck.nextBoolean()) {
+                        hive.queen = SimulatedHive.Queen.NONE;
+                        events.add(new ColonyEvent(hive.day, EventKind.QUEEN_REMOVED));
+                    }
+                } else if (visit == 5 && trouble == 3) {
+                    int youngest = luck.nextInt(18);
+                    Arrays.fill(hive.worker, youngest, youngest + 1 + luck.nextInt(20 - youngest), 0.4);
                     events.add(new ColonyEvent(hive.day, EventKind.BROOD_GIVEN));
                 }
                 int days = 3 + luck.nextInt(8);
