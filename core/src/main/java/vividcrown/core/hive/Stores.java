@@ -21,6 +21,7 @@ public record Stores(double leastKg, double mostKg, List<Reason> reasons) {
     /** Sealed honey in one square decimetre of one comb side, kg. From memory of common tables (0.14–0.18). */
     private static final double LEAST_PER_DM2 = 0.14;
     private static final double MOST_PER_DM2 = 0.18;
+    private static final double USUAL_PER_DM2 = 0.16;
     /** A kilogram of sugar makes about 1.2 kg of stores. Common practice. */
     private static final double STORES_PER_KG_OF_SUGAR = 1.2;
     private static final MonthDay AUTUMN_FEED_FROM = MonthDay.of(7, 20);
@@ -63,6 +64,11 @@ public record Stores(double leastKg, double mostKg, List<Reason> reasons) {
             }
         }
         return reasons.isEmpty() ? Optional.empty() : Optional.of(new Stores(least, most, reasons));
+    }
+
+    /** What so many comb sides full of honey weigh, kg. */
+    public static double kilograms(double fullSides, Strength side) {
+        return fullSides * side.sideSquareDecimetres() * USUAL_PER_DM2;
     }
 
     /** Stores above the weight of box, comb and bees, as a hand judges them, kg. Common practice. */

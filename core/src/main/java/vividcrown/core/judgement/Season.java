@@ -1,8 +1,8 @@
 package vividcrown.core.judgement;
 
 import java.time.LocalDate;
-import vividcrown.core.climate.Climate;
-import vividcrown.core.climate.ClimateOfPlace;
+import java.util.List;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.time.Monthly;
@@ -21,7 +21,8 @@ public record Season(boolean southern, MatingClimate climate, double mates) {
     public static final Season NORTHERN = new Season(false);
 
     /** Share of colonies with a mated queen that have brood, in an upland valley of the northern half. */
-    private static final double[] LAY_SHARE = {0.3, 0.65, 0.92, 0.99, 0.998, 0.998, 0.998, 0.995, 0.985, 0.9, 0.5, 0.3};
+    private static final Monthly LAY_SHARE = new Monthly(
+            List.of(0.3, 0.65, 0.92, 0.99, 0.998, 0.998, 0.998, 0.995, 0.985, 0.9, 0.5, 0.3));
     /** Swarm cells begun a day by a strong colony at the height of the season. */
     private static final double SWARM_AT_ITS_HEIGHT = 0.0075;
     private static final double SWARM_SEASON_FROM = 0.0024;
@@ -50,21 +51,17 @@ public record Season(boolean southern, MatingClimate climate, double mates) {
                 : MatingClimate.UPLAND_46_NORTH;
     }
 
-    /** The day of the northern year that it is like. */
-    private LocalDate asInTheNorth(LocalDate day) {
-        return southern ? day.plusMonths(HALF_YEAR_MONTHS) : day;
+    /** How colonies grow and fly there through the year. */
+    public BeeYear year() {
+        return new BeeYear(southern, climate);
     }
 
     /** Share of colonies with a mated queen that have brood at this time; it tapers over weeks and stops on no date. */
     double layShare(LocalDate day) {
-        double upland = new Monthly(java.util.Arrays.stream(LAY_SHARE).boxed().toList()).on(asInTheNorth(day));
-        double warmer = climate instanceof ClimateOfPlace place ? degreesWarmer(place, day) : 0;
-        double odds = upland / (1 - upland) * Math.exp(ODDS_A_DEGREE * warmer);
+        BeeYear year = year();
+        double upland = LAY_SHARE.on(year.inTheNorth(day));
+        double odds = upland / (1 - upland) * Math.exp(ODDS_A_DEGREE * year.degreesWarmer(day));
         return odds / (1 + odds);
-    }
-
-    private double degreesWarmer(ClimateOfPlace place, LocalDate day) {
-        return place.usualHigh(day) - new Monthly(Climate.UPLAND.highs()).on(asInTheNorth(day));
     }
 
     /** Chance a day that a strong colony begins swarm cells: with rising warmth, hardly once it falls. */
