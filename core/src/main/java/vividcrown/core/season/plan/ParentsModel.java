@@ -28,6 +28,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.supply.Supply;
+import vividcrown.core.solver.Solver;
 import vividcrown.core.time.DatedSpan;
 
 /**

@@ -31,6 +31,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.WorkTime;
+import vividcrown.core.solver.Solver;
 
 /**
  * The season as a model for CP-SAT: each group of demands takes one of its recipes or none, builders are loaded so that

@@ -19,6 +19,7 @@ import vividcrown.core.season.supply.Outcome;
 import vividcrown.core.season.supply.RunningShares;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.Yield;
+import vividcrown.core.solver.Solver;
 
 /**
  * Plans a season: groups the demands, works out what is on its way for them, finds their recipes, has the solver choose,

@@ -1,4 +1,4 @@
-package vividcrown.core.season.plan;
+package vividcrown.core.solver;
 
 import com.google.ortools.Loader;
 
@@ -6,7 +6,7 @@ import com.google.ortools.Loader;
  * The solver is no Java; it is unpacked once, which may take seconds. On a thread of its own: whoever needs it first may be
  * interrupted meanwhile, and what was unpacked by half would fail everybody after.
  */
-final class Solver {
+public final class Solver {
 
     static {
         Thread unpacking = new Thread(Loader::loadNativeLibraries, "solver");
@@ -28,7 +28,7 @@ final class Solver {
     }
 
     /** Returns when it is there. */
-    static void load() {
+    public static void load() {
         // the class is initialised before this is reached
     }
 }
