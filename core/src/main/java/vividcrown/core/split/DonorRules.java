@@ -40,8 +40,17 @@ public final class DonorRules {
         });
     }
 
-    /** The same for bees alone. */
+    /** The same, whatever its queen. */
     private static Optional<Sentence> refusesBees(Unit hive, LocalDate day) {
+        return refusesNow(hive, day).or(() -> switch (hive.purpose()) {
+            case PRODUCTION, DRONE_COLONY, NUC -> Optional.empty();
+            case BUILDER, MATING_NUC, MINI_NUC, BANK ->
+                Optional.of(Sentence.of("donor.purpose", hive.code(), hive.purpose().sentence()));
+        });
+    }
+
+    /** The same, whatever its queen and its purpose. */
+    static Optional<Sentence> refusesNow(Unit hive, LocalDate day) {
         if (hive.is(UnitTrait.SUSPECT)) {
             return Optional.of(Sentence.of("donor.suspect", hive.code()));
         }
@@ -60,11 +69,7 @@ public final class DonorRules {
         if (day.toEpochDay() - hive.readOn().toEpochDay() > OLDEST_READING_DAYS) {
             return Optional.of(Sentence.of("donor.notRead", hive.code(), hive.readOn()));
         }
-        return switch (hive.purpose()) {
-            case PRODUCTION, DRONE_COLONY, NUC -> Optional.empty();
-            case BUILDER, MATING_NUC, MINI_NUC, BANK ->
-                Optional.of(Sentence.of("donor.purpose", hive.code(), hive.purpose().sentence()));
-        };
+        return Optional.empty();
     }
 
     /** Said beside a hive that gives though its reading is old. */
