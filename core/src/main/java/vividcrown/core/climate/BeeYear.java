@@ -17,7 +17,7 @@ public record BeeYear(boolean southern, MatingClimate climate) {
 
     /** Of a queen's full laying, in an upland valley of the northern half. */
     private static final Monthly UPLAND_LAYING = new Monthly(
-            List.of(0.02, 0.1, 0.35, 0.72, 0.98, 0.99, 0.95, 0.8, 0.5, 0.2, 0.04, 0.01));
+            List.of(0.02, 0.12, 0.45, 0.85, 0.99, 0.99, 0.95, 0.8, 0.5, 0.2, 0.04, 0.01));
     /** By so much the odds of full laying rise with each degree that a place is warmer than the upland valley. */
     private static final double ODDS_A_DEGREE = 0.25;
     private static final double HARDLY_FLY_CELSIUS = 8;

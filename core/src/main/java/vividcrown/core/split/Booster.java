@@ -33,7 +33,6 @@ public final class Booster {
     private static final double MORE_THAN_RESIDENTS = 1;
     private static final double FAR_MORE_THAN_RESIDENTS = 2.5;
     private static final double A_FRAME_OF_BEES = 0.8;
-    private static final double HARDLY_COVERED = 0.15;
     private static final double NURSES_FLY = 0.15;
 
     private final Conditions at;
@@ -54,7 +53,8 @@ public final class Booster {
      * @param donors hives that may give
      * @param roads kilometres from the unit to each yard; the unit's own yard is at 0, others that are not named far enough
      */
-    public static BoostPlan plan(Conditions at, Weather weather, Unit unit, List<Unit> donors, Map<String, Double> roads) {
+    public static BoostPlan plan(Conditions at, Weather weather, Unit unit, List<Unit> donors,
+            Map<String, Double> roads) {
         return new Booster(at, weather, unit, roads).plan(donors);
     }
 
@@ -95,10 +95,13 @@ public final class Booster {
         Optional<Objection> byQueen = switch (unit.queen().is()) {
             case LAYING, KEPT -> Optional.empty();
             case VIRGIN, CELL -> Optional.of(Objection.refuse("boost.young"));
-            case NONE, UNKNOWN -> Optional.of(Objection.refuse("boost.noQueen"));
+            case UNKNOWN -> Optional.of(unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
+                    ? Objection.warn("boost.seeHer")
+                    : Objection.refuse("boost.noQueen"));
+            case NONE -> Optional.of(Objection.refuse("boost.noQueen"));
             case LAYING_WORKERS, DRONE_LAYER -> Optional.of(Objection.refuse("boost.lost"));
         };
-        if (byQueen.isPresent()) {
+        if (byQueen.map(Objection::refuses).orElse(false)) {
             return byQueen;
         }
         if (unit.framesOfBees() < TOO_FEW) {
@@ -106,7 +109,7 @@ public final class Booster {
         }
         return at.year().usualHigh(at.day().plusDays(21)) < Weather.SHAKE_CELSIUS && at.year().isAutumn(at.day())
                 ? Optional.of(Objection.warn("boost.late"))
-                : Optional.empty();
+                : byQueen;
     }
 
     private boolean mayGive(Unit donor) {
@@ -176,10 +179,12 @@ public final class Booster {
         Optional<FrameSeen.FrameAt> leaves = taken.size() <= free
                 ? Optional.empty()
                 : unit.frames().stream()
-                        .filter(one -> one.covered() <= HARDLY_COVERED && !one.queen() && !one.comb().isOfBrood())
-                        .min(Comparator.comparingDouble(one -> one.comb().honey())).map(FrameSeen::at);
+                        .filter(one -> !one.queen() && !one.comb().isOfBrood() && !one.comb().isOfFood())
+                        .min(Comparator.comparingDouble(FrameSeen::covered)).map(FrameSeen::at);
         if (leaves.isEmpty() && taken.size() > free) {
             cautions.add(Sentence.of("boost.caution.noRoom"));
+        } else if (taken.size() > free) {
+            cautions.add(Sentence.of("boost.caution.leaves"));
         }
         List<SplitPlan.Step> looks = List.of(
                 step(how == How.BEES_OVER_PAPER ? DaySpan.ofDays(1, 1, 2) : DaySpan.ofDays(2, 2, 3),

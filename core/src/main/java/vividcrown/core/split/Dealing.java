@@ -20,20 +20,26 @@ final class Dealing {
     /** What one unit gets. */
     static final class Hand {
         private final List<Taken> frames = new ArrayList<>();
-        private final Map<Integer, Integer> shakes = new LinkedHashMap<>();
+        private final Map<Integer, Double> shakes = new LinkedHashMap<>();
         private double bees;
+        private double levelled;
 
         List<Taken> frames() {
             return frames;
         }
 
         /** Frames of nurses by hive. */
-        Map<Integer, Integer> shakes() {
+        Map<Integer, Double> shakes() {
             return shakes;
         }
 
         double bees() {
             return bees;
+        }
+
+        /** Frames of bees that came from the other hands, or went to them. */
+        double levelled() {
+            return levelled;
         }
 
         int brood() {
@@ -99,13 +105,39 @@ final class Dealing {
                             .thenComparing(hand -> hand.isFrom(one.hive()) ? 0 : 1))
                     .ifPresent(hand -> hand.takes(one, group.drift()));
         }
+        double each = SplitModel.SHAKE_FRAMES * group.drift().stayOfShakes();
+        boolean byTheCup = need.broodBest() == 0 && need.food() == 0;
         shakes.forEach((hive, count) -> {
-            for (int shake = 0; shake < count; shake++) {
-                Hand least = hands.stream().min(Comparator.comparingDouble(Hand::bees)).orElseThrow();
-                least.shakes.merge(hive, 1, Integer::sum);
-                least.bees += SplitModel.SHAKE_FRAMES * group.drift().stayOfShakes();
+            if (byTheCup) {
+                // shaken together into one box, and cupped out
+                hands.forEach(hand -> {
+                    hand.shakes.merge(hive, (double) count / units, Double::sum);
+                    hand.bees += each * count / units;
+                });
+            } else {
+                for (int shake = 0; shake < count; shake++) {
+                    Hand least = hands.stream().min(Comparator.comparingDouble(Hand::bees)).orElseThrow();
+                    least.shakes.merge(hive, 1.0, Double::sum);
+                    least.bees += each;
+                }
             }
         });
+        level(hands, group.recipe().beesLeast());
         return hands;
+    }
+
+    /** Before closing, bees of the strong go to those that would not have enough. */
+    private static void level(List<Hand> hands, double least) {
+        for (Hand poor : hands) {
+            for (Hand rich : hands) {
+                double moved = Math.min(least - poor.bees, rich.bees - least);
+                if (moved > 0) {
+                    poor.bees += moved;
+                    poor.levelled += moved;
+                    rich.bees -= moved;
+                    rich.levelled -= moved;
+                }
+            }
+        }
     }
 }

@@ -23,6 +23,7 @@ public final class DonorRules {
     private static final double KEEPS_OF_ITS_BEES_FOR_THE_CROP = 0.65;
     private static final double BEES_FOR_A_BROOD_FRAME = 0.8;
     private static final double LEAST_BEES = 4;
+    private static final double GROWN = 0.88;
 
     private DonorRules() {
     }
@@ -87,8 +88,9 @@ public final class DonorRules {
         boolean crop = hive.is(UnitTrait.FOR_THE_CROP);
         int brood = parent ? KEEPS_BROOD_OF_PARENTS : crop ? KEEPS_BROOD_FOR_THE_CROP : KEEPS_BROOD;
         boolean autumn = year.isAutumn(day);
+        boolean stillToGrow = !autumn && year.laying(day) < GROWN;
         // in autumn a good colony is never halved, in spring it has still to grow
-        int kept = Math.max(brood + (autumn ? 1 : 0), (hive.broodFrames() + 1) / 2);
+        int kept = Math.max(brood + (autumn || stillToGrow ? 1 : 0), (hive.broodFrames() + 1) / 2);
         double share = crop || parent || autumn ? KEEPS_OF_ITS_BEES_FOR_THE_CROP : KEEPS_OF_ITS_BEES;
         return new Floor(kept, Math.max(Math.max(LEAST_BEES, BEES_FOR_A_BROOD_FRAME * kept),
                 share * hive.framesOfBees()));

@@ -93,8 +93,10 @@ public final class Equaliser {
         if (unit.is(UnitTrait.HANDS_OFF) || unit.queen().is().isYoung()) {
             return Optional.of(Sentence.of("equalise.waits.young"));
         }
+        boolean noBrood = unit.frames().stream().noneMatch(frame -> frame.comb().brood() > 0);
         return switch (unit.queen().is()) {
-            case LAYING, KEPT -> Optional.empty();
+            case KEPT -> Optional.empty();
+            case LAYING -> noBrood ? Optional.of(Sentence.of("equalise.waits.noBrood")) : Optional.empty();
             // brood given to one who may have none would be spent: her first
             case NONE, UNKNOWN -> unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
                     && unit.queen().is() == UnitQueen.Is.UNKNOWN
@@ -122,14 +124,16 @@ public final class Equaliser {
         int target = (int) Math.ceil(question.targetOf(unit).broodFrames());
         return isSmall(unit)
                 ? target
-                : Math.max(target, DonorRules.floor(unit, question.conditions().year(), question.conditions().day()).brood());
+                : Math.max(target,
+                        DonorRules.floor(unit, question.conditions().year(), question.conditions().day()).brood());
     }
 
     private static double keepsBees(Unit unit, EqualiseQuestion question) {
         double target = question.targetOf(unit).framesOfBees();
         return isSmall(unit)
                 ? target
-                : Math.max(target, DonorRules.floor(unit, question.conditions().year(), question.conditions().day()).bees());
+                : Math.max(target,
+                        DonorRules.floor(unit, question.conditions().year(), question.conditions().day()).bees());
     }
 
     private static boolean isSmall(Unit unit) {
@@ -260,7 +264,8 @@ public final class Equaliser {
         }
 
         private static double beesOnAFrame(Unit unit) {
-            return unit.framesWithBees().stream().filter(Equaliser::mayGo).mapToDouble(FrameSeen::covered).max().orElse(0);
+            return unit.framesWithBees().stream().filter(Equaliser::mayGo).mapToDouble(FrameSeen::covered).max()
+                    .orElse(0);
         }
 
         /** Whoever gives most serves whoever lacks most: few givers for each. */
@@ -355,6 +360,7 @@ public final class Equaliser {
         int rest = all - counted;
         Interval likely = new Interval(Math.floor(share.low() * rest), Math.ceil(share.high() * rest), SURE);
         return Optional.of(new Sample(counted, all, share, likely, Sentence.of("equalise.sample", counted, all,
-                Math.round(100 * share.low()), Math.round(100 * share.high()), (int) likely.low(), (int) likely.high())));
+                Math.round(100 * share.low()), Math.round(100 * share.high()), (int) likely.low(),
+                (int) likely.high())));
     }
 }

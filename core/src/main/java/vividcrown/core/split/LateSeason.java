@@ -40,6 +40,8 @@ public final class LateSeason {
     private static final double CERTAIN = 0.9;
     /** Half of autumn splits survive: common practice, with the weight of some ten of them. */
     private static final Rate AUTUMN_SPLIT = Rate.of(5, 5);
+    private static final double HARDLY_MATES = 0.3;
+    private static final double HARDLY_COMES_THROUGH = 0.15;
     private static final double HELPED = 0.15;
 
     private LateSeason() {
@@ -55,7 +57,8 @@ public final class LateSeason {
             double mostSeconds) {
         List<LateSeasonPlan.Fate> fates = new ArrayList<>();
         List<Standing> all = hives.stream().map(hive -> new Standing(hive, Forecaster.of(hive,
-                new Surroundings(at.day(), at.year(), at.flow(), true, 1, at.assumptions()), Forecaster.DAYS))).toList();
+                new Surroundings(at.day(), at.year(), at.flow(), true, 1, at.assumptions()), Forecaster.DAYS)))
+                .toList();
         int queens = queensAtHand;
         List<String> taken = new ArrayList<>();
         List<Standing> weakestFirst = all.stream()
@@ -63,7 +66,9 @@ public final class LateSeason {
         for (Standing one : weakestFirst) {
             LateSeasonPlan.Fate fate = fate(one, all, at, queens, taken);
             queens -= fate.use() == LateSeasonPlan.Use.GIVE_QUEEN ? 1 : 0;
-            fate.into().ifPresent(taken::add);
+            boolean takesPlace = fate.use() == LateSeasonPlan.Use.UNITE
+                    || fate.use() == LateSeasonPlan.Use.OVER_A_NEIGHBOUR;
+            fate.into().filter(_ -> takesPlace).ifPresent(taken::add);
             fates.add(fate);
         }
         fates.sort(Comparator.comparing(LateSeasonPlan.Fate::decideBy)
@@ -154,7 +159,8 @@ public final class LateSeason {
 
     /** A good queen in a unit too small: she is worth more than her bees. */
     private static LateSeasonPlan.Fate bankOrUnite(Standing one, Standing host, LocalDate unite) {
-        return new LateSeasonPlan.Fate(one.unit().code(), LateSeasonPlan.Use.UNITE, unite, Optional.of(host.unit().code()),
+        return new LateSeasonPlan.Fate(one.unit().code(), LateSeasonPlan.Use.UNITE, unite,
+                Optional.of(host.unit().code()),
                 one.chance(), one.forecast().winter(), Sentence.of("late.tooSmall", host.unit().code()));
     }
 
@@ -163,10 +169,10 @@ public final class LateSeason {
         LocalDate emerges = one.unit().queen().lays().map(span -> span.earliest().minusDays(8)).orElse(at.day());
         double mates = new MatingChance(at.year().climate()).of(emerges) * LossStep.MATING.prior().mean();
         double comes = mates * one.forecast().winter().chance();
-        if (mates < 0.3) {
+        if (mates < HARDLY_MATES || comes < HARDLY_COMES_THROUGH) {
             return host.map(other -> new LateSeasonPlan.Fate(one.unit().code(), LateSeasonPlan.Use.UNITE, unite,
                     Optional.of(other.unit().code()), comes, one.forecast().winter(),
-                    Sentence.of("late.youngTooLate", Math.round(100 * mates))))
+                    Sentence.of("late.youngTooLate", Math.round(100 * comes))))
                     .orElse(fate(one, LateSeasonPlan.Use.WAIT, unite, Optional.empty(), comes, "late.youngNoHost"));
         }
         LocalDate eggs = one.unit().queen().lays().map(span -> span.latest().plusDays(3)).orElse(at.day().plusDays(21));
@@ -188,7 +194,9 @@ public final class LateSeason {
                         && !other.unit().is(UnitTrait.ROBBED) && !other.unit().is(UnitTrait.HANDS_OFF)
                         && other.unit().purpose() != Purpose.BANK && other.chance() > one.chance())
                 .min(Comparator.comparing((Standing other) -> !other.isGood())
-                        .thenComparingDouble(other -> Math.abs(other.forecast().winter().framesOfBees().likely() - STRONG_AT_REST)));
+                        .thenComparing(other -> other.unit().purpose() != Purpose.PRODUCTION)
+                        .thenComparingDouble(
+                                other -> Math.abs(other.forecast().winter().framesOfBees().likely() - STRONG_AT_REST)));
     }
 
     private static LateSeasonPlan.Fate fate(Standing one, LateSeasonPlan.Use use, LocalDate by, Optional<String> into,
@@ -217,7 +225,8 @@ public final class LateSeason {
         Interval survive = survival.credible(CERTAIN);
         Sentence words = made == 0
                 ? Sentence.of("late.splits.none")
-                : Sentence.of(autumn ? "late.splits" : "late.splits.early", made, Math.round(10 * made * survival.mean()) / 10.0,
+                : Sentence.of(autumn ? "late.splits" : "late.splits.early", made,
+                        Math.round(10 * made * survival.mean()) / 10.0,
                         Math.round(100 * survive.low()), Math.round(100 * survive.high()), plan.donors().size());
         return new LateSeasonPlan.Splits(made, made * survival.mean(), survive, plan, words);
     }

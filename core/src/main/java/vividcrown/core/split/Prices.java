@@ -22,7 +22,8 @@ final class Prices {
     static final long SHAKE_FROM_ABOVE_EXCLUDER = 25;
     static final long DRAWN = 15;
     static final long FOUNDATION_INSTEAD = 60;
-    static final long MISSING_FOOD = 60;
+    static final long MISSING_FOOD = 160;
+    static final long OPEN_FOR_SEALED = 80;
     private static final long SEARCH = 30;
     private static final long[] BROOD = {60, 90, 200, 320, 460, 620, 800, 1000, 1200, 1400};
     private static final double BIG = 9;

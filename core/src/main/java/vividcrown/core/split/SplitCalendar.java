@@ -35,6 +35,9 @@ final class SplitCalendar {
         if (place == Place.SHUT_IN) {
             steps.add(step(DaySpan.ofDays(3).from(day), "split.step.openAfter"));
         }
+        if (recipe.frames().broodBest() == 0) {
+            steps.add(step(DatedSpan.on(day), "split.step.cup"));
+        }
         if (recipe.feedLitres() > 0) {
             steps.add(step(DatedSpan.on(day), "split.step.feed"));
             steps.add(step(FEED_AGAIN.from(day), "split.step.feedAgain"));

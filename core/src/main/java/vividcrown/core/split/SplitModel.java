@@ -177,7 +177,10 @@ final class SplitModel {
         model.addGreaterOrEqual(minus(brood, made, need.broodLeast()), 0);
         model.addLessOrEqual(minus(brood, made, need.broodBest()), 0);
         model.addGreaterOrEqual(minus(eggs, made, need.withEggs()), 0);
-        model.addGreaterOrEqual(minus(sealed, made, need.mostlySealed()), 0);
+        // sealed brood asks no feeding, but where there is none open brood must do
+        IntVar open = model.newIntVar(0, (long) MOST_UNITS * Math.max(1, need.mostlySealed()), "open for sealed");
+        worth.addTerm(open, -Prices.OPEN_FOR_SEALED);
+        model.addGreaterOrEqual(minus(sealed, made, need.mostlySealed()).add(open), 0);
         model.addLessOrEqual(minus(food, made, need.food()), 0);
         model.addGreaterOrEqual(minus(food, made, need.food()).add(syrup), 0);
         model.addGreaterOrEqual(minus(bees, made, Math.round(HUNDREDTHS * group.recipe().beesLeast())), 0);

@@ -40,6 +40,16 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
         cautions = List.copyOf(cautions);
     }
 
+    /** The answer in one sentence. */
+    public Sentence answer() {
+        if (newUnits.isEmpty()) {
+            return objections.stream().filter(Objection::refuses).findFirst().map(Objection::words)
+                    .orElse(Sentence.of("split.answer.none"));
+        }
+        return Sentence.of(proven ? "split.answer.best" : "split.answer.good", newUnits.size(), donors.size(),
+                Math.round(1000 * gap) / 10.0);
+    }
+
     /**
      * One frame that goes.
      *
@@ -48,8 +58,12 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
     public record Move(String fromHive, FrameAt from, String toHive, int toSlot, Sentence because) {
     }
 
-    /** Frames of nurses shaken in. */
-    public record Shakes(String fromHive, int frames, boolean aboveExcluder) {
+    /**
+     * Nurses shaken in.
+     *
+     * @param frames of whose bees; a part where several units share what was shaken together
+     */
+    public record Shakes(String fromHive, double frames, boolean aboveExcluder) {
     }
 
     /** What hangs in a place: a frame that came from a hive, drawn comb, foundation, or nothing yet. */
@@ -72,6 +86,7 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
      * @param layout slot by slot
      * @param mayHoldHer sources whose queen may have come along; empty if none can have
      * @param bees frames of bees once the flyers have gone home
+     * @param levelled frames of bees that came from (or, below 0, went to) the other new units before closing
      * @param broodFrames full frames of brood
      * @param litres syrup in its first two weeks
      * @param calendar what follows, the first day first
@@ -79,7 +94,8 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
      * @param reasons why so, and how far it is to be believed
      */
     public record NewUnit(String code, SplitRecipe recipe, Place place, Gets gets, List<Hanging> layout,
-            List<Shakes> shakes, List<String> mayHoldHer, Amount bees, double broodFrames, double litres,
+            List<Shakes> shakes, List<String> mayHoldHer, Amount bees, double levelled, double broodFrames,
+            double litres,
             List<Step> calendar, SplitRecipe.Target target, Forecast forecast, Sentence fallback,
             List<Reason> reasons) {
 

@@ -25,6 +25,7 @@ import vividcrown.core.split.SplitPlan.Need;
 import vividcrown.core.split.SplitPlan.NewUnit;
 import vividcrown.core.split.SplitPlan.SecondBest;
 import vividcrown.core.split.SplitQuestion.Floor;
+import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.split.recipe.Sensible;
 import vividcrown.core.split.recipe.SplitRecipe;
 
@@ -56,6 +57,11 @@ public final class SplitPlanner {
         return new SplitPlanner(question, mostSeconds).plan();
     }
 
+    /** What a hive keeps when it gives, unless it is told otherwise. */
+    public static Floor usualFloor(Unit hive, Conditions at) {
+        return DonorRules.floor(hive, at.year(), at.day());
+    }
+
     private SplitPlan plan() {
         for (SplitQuestion.Wanted wanted : question.wanted()) {
             List<Objection> against = Sensible.objections(wanted.recipe(), question.conditions());
@@ -78,6 +84,7 @@ public final class SplitPlanner {
             return nothing();
         }
         if (best.get().made() == 0) {
+            hives.forEach(hive -> leftOut.add(new LeftOut(hive.code(), spare(hive))));
             whyNotMore(groups, best.get()).ifPresent(why -> objections
                     .add(new Objection(true, why, Source.COMMON_PRACTICE)));
             return nothing();
@@ -102,7 +109,6 @@ public final class SplitPlanner {
     /** Sorts out who may give at all. */
     private void offered() {
         boolean queensGo = recipes.stream().anyMatch(one -> one.donor() == SplitRecipe.Donor.ONE_HIVE_WITH_QUEEN);
-        boolean strips = recipes.stream().anyMatch(one -> one.donor() == SplitRecipe.Donor.STRIPS_ONE_HIVE);
         Set<String> seen = new LinkedHashSet<>();
         for (Unit hive : question.hives()) {
             Optional<Sentence> no = DonorRules.refuses(hive, question.conditions().day());
@@ -112,10 +118,7 @@ public final class SplitPlanner {
                 no = Optional.of(Sentence.of("donor.swarmCells", hive.code()));
             }
             Floor floor = question.floors().getOrDefault(hive.code(),
-                    DonorRules.floor(hive, question.conditions().year(), question.conditions().day()));
-            if (no.isEmpty() && !strips && !queensGo && hive.broodFrames() <= floor.brood()) {
-                no = Optional.of(Sentence.of("donor.atItsFloor", hive.code(), hive.broodFrames(), floor.brood()));
-            }
+                    usualFloor(hive, question.conditions()));
             if (no.isPresent()) {
                 leftOut.add(new LeftOut(hive.code(), no.get()));
             } else if (hives.size() < MOST_HIVES) {
@@ -153,9 +156,17 @@ public final class SplitPlanner {
         List<NewUnit> units = told.units();
         List<SplitPlan.Donor> donors = told.donors();
         hives.stream().filter(hive -> donors.stream().noneMatch(donor -> donor.code().equals(hive.code())))
-                .forEach(hive -> leftOut.add(new LeftOut(hive.code(), Sentence.of("donor.notNeeded", hive.code()))));
+                .forEach(hive -> leftOut.add(new LeftOut(hive.code(), spare(hive))));
         return new SplitPlan(units, donors, leftOut, objections, whyNotMore, secondBest(groups, best), told.flyHome(),
                 needs(units, told), cautions(units), best.proven(), best.gap(), best.seconds());
+    }
+
+    /** Why a hive that might give gave nothing. */
+    private Sentence spare(Unit hive) {
+        Floor floor = floors.get(hives.indexOf(hive));
+        return hive.broodFrames() <= floor.brood()
+                ? Sentence.of("donor.atItsFloor", hive.code(), hive.broodFrames(), floor.brood())
+                : Sentence.of("donor.notNeeded", hive.code());
     }
 
     private boolean isAsManyAsWanted(Solution best, List<Group> groups) {
@@ -169,16 +180,26 @@ public final class SplitPlanner {
 
     /** One more: whose floor would it break, or what is missing in the store? */
     private Optional<Sentence> whyNotMore(List<Group> groups, Solution best) {
+        int next = best.made() + 1;
+        double seconds = mostSeconds * (1 - OF_THE_TIME_FOR_THE_BEST - OF_THE_TIME_FOR_THE_SECOND) / 2;
         SplitModel more = model(groups, true);
-        more.atLeast(best.made() + 1);
-        return more.solve(mostSeconds * (1 - OF_THE_TIME_FOR_THE_BEST - OF_THE_TIME_FOR_THE_SECOND))
+        more.atLeast(next);
+        more.atMost(next);
+        return more.solve(seconds)
                 .map(solution -> solution.under().isEmpty()
                         ? Sentence.of("split.more.bees", solution.made())
                         : Sentence.of("split.more.floor", solution.made(),
                                 solution.under().entrySet().stream()
                                         .map(under -> hives.get(under.getKey()).code() + " (" + under.getValue() + ")")
                                         .collect(Collectors.joining(", "))))
-                .or(() -> Optional.of(Sentence.of("split.more.stock", best.made() + 1)));
+                .or(() -> {
+                    SplitModel stocked = new SplitModel(question.with(SplitQuestion.Stock.WHATEVER), hives, floors,
+                            groups,
+                            false);
+                    stocked.atLeast(next);
+                    boolean ofStock = stocked.solve(seconds).isPresent();
+                    return Optional.of(Sentence.of(ofStock ? "split.more.stock" : "split.more.frames", next));
+                });
     }
 
     private Optional<SecondBest> secondBest(List<Group> groups, Solution best) {

@@ -74,6 +74,10 @@ public record SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted
     public record Lock(String hive, FrameAt frame, boolean goes) {
     }
 
+    SplitQuestion with(Stock other) {
+        return new SplitQuestion(conditions, hives, wanted, place, other, floors, locks, roads, ownGrowth);
+    }
+
     /** Codes of hives that nobody may open, by what else is planned there. */
     public Set<FrameAt> locked(String hive, boolean goes) {
         return locks.stream().filter(lock -> lock.hive().equals(hive) && lock.goes() == goes).map(Lock::frame)

@@ -54,6 +54,7 @@ final class Told {
     private final Map<Integer, List<FrameSeen>> gone = new LinkedHashMap<>();
     private final Map<Integer, Amount> beesGone = new LinkedHashMap<>();
     private final Map<Integer, Group> queenGone = new LinkedHashMap<>();
+    private final Set<Integer> stripped = new TreeSet<>();
     private Amount flyHome = Amount.of(0);
     private int drawnLeft;
     private int drawnUsed;
@@ -113,7 +114,7 @@ final class Told {
             bees = bees.plus(stay);
             leaves(taken, group, stay);
         }
-        for (Map.Entry<Integer, Integer> shaken : hand.shakes().entrySet()) {
+        for (Map.Entry<Integer, Double> shaken : hand.shakes().entrySet()) {
             Unit hive = hives.get(shaken.getKey());
             shakes.add(new Shakes(hive.code(), shaken.getValue(), hive.is(UnitTrait.HAS_SUPERS)));
             double frames = SplitModel.SHAKE_FRAMES * shaken.getValue();
@@ -122,11 +123,13 @@ final class Told {
             beesGone.merge(shaken.getKey(), stay, Amount::plus);
             flyHome = flyHome.plus(gone(hive, frames, group.drift().fromShakes()));
         }
+        double levelled = hand.levelled();
+        bees = bees.map(frames -> Math.max(0, frames + levelled));
         List<String> mayHoldHer = group.takesQueen() ? List.of() : mayHoldHer(hand);
         Unit made = made(code, group, hand, bees);
         double litres = recipe.feedLitres() + syrupFor * Layout.LITRES_FOR_A_FOOD_FRAME;
         return new NewUnit(code, recipe, SplitModel.place(question, recipe), recipe.gets(), layout, shakes, mayHoldHer,
-                bees, made.broodCells() / made.side().cells(2), litres,
+                bees, rounded(levelled), made.broodCells() / made.side().cells(2), litres,
                 SplitCalendar.of(recipe, SplitModel.place(question, recipe), at, !mayHoldHer.isEmpty()),
                 recipe.dayTen(), Forecaster.of(made, surroundings(), Forecaster.DAYS), recipe.fallback(),
                 List.of(group.drift().because(), Reason.of(Source.COMMON_PRACTICE, "split.because.nurses")));
@@ -154,6 +157,9 @@ final class Told {
         int hive = hives.indexOf(taken.hive());
         gone.computeIfAbsent(hive, _ -> new ArrayList<>()).add(taken.frame());
         beesGone.merge(hive, stay, Amount::plus);
+        if (group.strips()) {
+            stripped.add(hive);
+        }
         if (group.takesQueen()) {
             queenGone.put(hive, group);
         }
@@ -235,10 +241,13 @@ final class Told {
         Forecast with = Forecaster.of(after, surroundings(), Forecaster.DAYS);
         Forecast without = Forecaster.of(hive, surroundings(), Forecaster.DAYS);
         double lost = without.in(28).framesOfBees().likely() - with.in(28).framesOfBees().likely();
+        boolean strips = stripped.contains(index);
         List<Sentence> notes = new ArrayList<>();
         DonorRules.isOld(hive, at.day()).ifPresent(notes::add);
         if (queenGone.containsKey(index)) {
             notes.add(Sentence.of(queenKnown ? "donor.queenGoes" : "donor.findQueenFirst", hive.code()));
+        } else if (!queenKnown && strips) {
+            notes.add(Sentence.of("donor.findQueenFirstStays", hive.code()));
         } else if (queenKnown) {
             notes.add(Sentence.of("donor.queenOn", hive.code(), hive.queensFrame().orElseThrow().at().toString()));
         }

@@ -53,7 +53,8 @@ public final class UnitePlanner {
             objections.add(Objection.refuse("unite.same", one.code()));
         }
         if (question.weather().celsius() < OPEN_CELSIUS) {
-            objections.add(Objection.refuse("weather.cold", Math.round(question.weather().celsius()), Math.round(OPEN_CELSIUS)));
+            objections.add(Objection.refuse("weather.cold", Math.round(question.weather().celsius()),
+                    Math.round(OPEN_CELSIUS)));
         }
         boolean mine = Queenly.of(one).compareTo(Queenly.of(other)) >= 0;
         Unit keeps = mine ? one : other;
@@ -109,6 +110,9 @@ public final class UnitePlanner {
                     ? Objection.refuse("unite.youngStays", keeps.code())
                     : Objection.refuse("unite.noQueen", keeps.code(), gives.code()));
             return;
+        }
+        if (keeps.queen().is() == UnitQueen.Is.UNKNOWN) {
+            objections.add(Objection.warn("unite.seeHer", keeps.code()));
         }
         if (keeps.is(UnitTrait.HANDS_OFF)) {
             objections.add(Objection.refuse("unite.handsOff", keeps.code()));
@@ -172,7 +176,8 @@ public final class UnitePlanner {
         steps.add(Sentence.of("unite.step.oldSpot"));
         double safe = isSettled(gives) ? nuc ? 0.97 : 0.96 : 0.55;
         return new Way(nuc ? How.NUC_INTO_HIVE : How.PAPER, wants.isEmpty(), wants, steps,
-                List.of(Sentence.of("unite.done.paper"), Sentence.of("unite.done.noFighting")), looks("unite.look.paper"), safe);
+                List.of(Sentence.of("unite.done.paper"), Sentence.of("unite.done.noFighting")),
+                looks("unite.look.paper"), safe);
     }
 
     private Way guarded(Unit keeps, Unit gives) {
@@ -193,7 +198,8 @@ public final class UnitePlanner {
                 Sentence.of("unite.step.aside", gives.code()), Sentence.of("unite.step.shake", keeps.code()),
                 Sentence.of("unite.step.oldSpot"), Sentence.of("unite.step.guardOff"));
         return new Way(How.SHAKE_OUT_GUARDED, wants.isEmpty(), wants, steps,
-                List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")), looks("unite.look.guard"),
+                List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")),
+                looks("unite.look.guard"),
                 isSettled(gives) ? 0.95 : 0.9);
     }
 
@@ -210,7 +216,8 @@ public final class UnitePlanner {
             steps.add(Sentence.of("unite.step.oldSpot"));
         }
         return new Way(How.SHAKE_OUT_FAR, wants.isEmpty(), wants, steps,
-                List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")), looks("unite.look.guard"),
+                List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")),
+                looks("unite.look.guard"),
                 nuc ? 0.85 : 0.93);
     }
 

@@ -70,8 +70,11 @@ public final class Forecaster {
         boolean winterIsNear = rest.isBefore(at.today().plusDays(WINTER_WITHIN_DAYS));
         LocalDate until = winterIsNear ? rest : at.today();
         Map<Luck, Run> runs = new EnumMap<>(Luck.class);
+        Map<Luck, Run> fed = new EnumMap<>(Luck.class);
         for (Luck luck : Luck.values()) {
-            runs.put(luck, new Run(unit, at, luck, lays.in(luck)).followed(days, until));
+            runs.put(luck, new Run(unit, at, luck, lays.in(luck)).followed(days, at.today()));
+            // what it winters with is told of one who is kept from hunger
+            fed.put(luck, new Run(unit, at.with(true), luck, lays.in(luck)).followed(0, until));
         }
         List<Forecast.Day> course = new ArrayList<>();
         for (int day = 0; day <= days; day++) {
@@ -85,7 +88,7 @@ public final class Forecaster {
             assumed.add(Sentence.of("forecast.assumed.noBees"));
         }
         return new Forecast((int) old, course, milestones(runs, lays, at, unit), feed(unit, at, lays),
-                winter(runs, until, unit, at),
+                winter(fed, until, unit, at),
                 assumed, reasons(unit, at));
     }
 
@@ -111,6 +114,7 @@ public final class Forecaster {
 
     private static List<Milestone> milestones(Map<Luck, Run> runs, LaysFrom lays, Surroundings at, Unit unit) {
         List<Milestone> all = new ArrayList<>();
+        LocalDate last = at.today().plusDays(run(runs, Luck.LIKELY).course().size() - 1L);
         lays.span().filter(span -> !span.latest().isBefore(at.today())).ifPresent(span -> {
             all.add(milestone(What.LAYS, span.notBefore(at.today()), lays.inAPoorRun(), "forecast.lays"));
         });
@@ -122,13 +126,13 @@ public final class Forecaster {
         if (!at.fed()) {
             add(all, What.STARVES, runs, Run::starves, "forecast.starves");
         }
-        add(all, What.NEEDS_ROOM, runs, Run::room, "forecast.needsRoom");
+        add(all, What.NEEDS_ROOM, runs, run -> run.room().filter(day -> !day.isAfter(last)), "forecast.needsRoom");
         add(all, What.FULL_BOX, runs, Run::fullBox, "forecast.fullBox");
         List<LocalDate> fewest = runs.values().stream().map(Run::fewestOn).sorted().toList();
         LocalDate likely = run(runs, Luck.LIKELY).fewestOn();
         double frames = unit.side().framesCoveredBy((int) run(runs, Luck.LIKELY).course().stream()
                 .mapToDouble(Run.Stand::bees).min().orElse(0));
-        if (likely.isAfter(at.today())) {
+        if (likely.isAfter(at.today()) && likely.isBefore(last)) {
             all.add(new Milestone(What.FEWEST, new DatedSpan(fewest.getFirst(), likely, fewest.getLast()), true,
                     Sentence.of("forecast.fewest", likely, rounded(frames))));
         }

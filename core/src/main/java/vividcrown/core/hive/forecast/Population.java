@@ -17,6 +17,10 @@ final class Population {
     /** Of brood that nobody keeps warm, what is lost a day. */
     private static final double CHILLED = 0.3;
     private static final double MORE_THAN_THEY_CAN = 1.5;
+    /** Bees that rear no brood grow old more slowly: common knowledge of winter bees and of long queenless colonies. */
+    private static final double BROODLESS_WORK = 0.4;
+    /** Brood for each bee from which they have all the work there is. */
+    private static final double BROOD_A_BEE = 0.5;
     /** A forager feeds brood in need, but worse. */
     private static final double FORAGER_NURSES = 0.5;
 
@@ -83,6 +87,8 @@ final class Population {
      * @param flying of a full day's flying, 0–1
      */
     void next(double eggs, double flying) {
+        double work = BROODLESS_WORK
+                + (1 - BROODLESS_WORK) * Math.min(1, broodCells() / (BROOD_A_BEE * Math.max(1, bees())));
         double emerging = brood[BROOD_DAYS - 1] * growth.survival();
         double more = open() - MORE_THAN_THEY_CAN * canRear();
         if (more > 0) {
@@ -93,17 +99,17 @@ final class Population {
         }
         System.arraycopy(brood, 0, brood, 1, BROOD_DAYS - 1);
         brood[0] = eggs;
-        double loss = growth.restLoss() + flying * Math.max(0, growth.hiveBeeLoss() - growth.restLoss());
+        double loss = growth.restLoss() + flying * Math.max(0, work * growth.hiveBeeLoss() - growth.restLoss());
         int last = Growth.NURSE_DAYS - 1;
         // where nobody flies the oldest stay what they are
-        double leaving = inHive[last] * (1 - loss) * flying;
-        double staying = inHive[last] * (1 - loss) * (1 - flying);
+        double leaving = inHive[last] * (1 - loss) * flying * work;
+        double staying = inHive[last] * (1 - loss) - leaving;
         for (int age = last; age > 0; age--) {
             inHive[age] = inHive[age - 1] * (1 - loss);
         }
         inHive[last] += staying;
         inHive[0] = emerging;
-        double lost = growth.restLoss() + flying * (growth.foragerLoss() - growth.restLoss());
+        double lost = growth.restLoss() + flying * Math.max(0, work * growth.foragerLoss() - growth.restLoss());
         foragers = foragers * (1 - lost) + leaving;
     }
 
@@ -112,6 +118,11 @@ final class Population {
         for (int age = 0; age < SEALED; age++) {
             brood[age] *= 1 - share;
         }
+        leave(share);
+    }
+
+    /** Bees leave for other hives. */
+    void leave(double share) {
         for (int age = 0; age < inHive.length; age++) {
             inHive[age] *= 1 - share;
         }

@@ -32,6 +32,7 @@ final class Run {
 
     /** What a hive uses a day whatever its size, and each bee on top: a strong colony 0.15 kg, a five-frame nuc 0.08. */
     private static final double USES_KG = 0.03;
+    private static final double HONEY_IN_A_BEE_KG = 2e-5;
     private static final double EACH_BEE_USES_KG = 5e-6;
     static final int FEED_FOR_DAYS = 28;
     private static final double STARVE_A_DAY = 0.25;
@@ -47,6 +48,7 @@ final class Run {
     private static final double HARDLY_A_NURSE = 0.12;
     private static final double NEARLY_ALL = 0.85;
     private static final double FULL_BOX_FRAMES = 8;
+    private static final int FULL_BOX = 10;
 
     /** One day of it. */
     record Stand(double bees, double brood, double nurses, double food) {
@@ -80,7 +82,7 @@ final class Run {
     Run followed(int days, LocalDate rest) {
         Growth growth = luck.growth.times(at.ownGrowth());
         Population colony = Start.of(unit, growth, at.year());
-        double food = unit.foodKg();
+        double food = unit.foodKg() + HONEY_IN_A_BEE_KG * colony.bees();
         LocalDate last = rest.isAfter(at.today().plusDays(days)) ? rest : at.today().plusDays(days);
         for (LocalDate day = unit.readOn(); !day.isAfter(last); day = day.plusDays(1)) {
             if (!day.isBefore(at.today())) {
@@ -94,12 +96,12 @@ final class Run {
             double eggs = food <= 0 && !at.fed() ? 0 : eggs(colony, day, growth);
             colony.next(eggs, flying);
             if (!hasQueen(day)) {
-                colony.starve(DRIFTS_A_DAY * flying);
+                colony.leave(DRIFTS_A_DAY * flying);
             }
             if (food <= 0) {
                 boolean soon = !day.isBefore(at.today()) && day.isBefore(at.today().plusDays(FEED_FOR_DAYS));
                 missingKg += soon ? -food : 0;
-                if (starves.isEmpty() && !day.isBefore(at.today())) {
+                if (starves.isEmpty() && !day.isBefore(at.today()) && !day.isAfter(at.today().plusDays(days))) {
                     starves = Optional.of(day);
                 }
                 food = 0;
@@ -138,8 +140,10 @@ final class Run {
         }
         double her = growth.eggsADay() * ofHer * at.year().laying(day);
         double nursed = colony.canRear() / 9;
-        double room = unit.side().cells(2.0 * unit.slots()) * FOR_BROOD - colony.broodCells();
-        return Math.max(0, Math.min(Math.min(her, nursed), room));
+        // who has filled its box is given room
+        int frames = room.isPresent() ? Math.max(unit.slots(), FULL_BOX) : unit.slots();
+        double comb = unit.side().cells(2.0 * frames) * FOR_BROOD - colony.broodCells();
+        return Math.max(0, Math.min(Math.min(her, nursed), comb));
     }
 
     private void look(LocalDate day, Population colony, double food, boolean noted) {
@@ -157,7 +161,7 @@ final class Run {
         if (collapses.isEmpty() && noted && (bees < FEWEST_BEES || broodless && hardlyANurse && !hasQueen(day))) {
             collapses = Optional.of(day);
         }
-        if (room.isEmpty() && noted && frames >= NEARLY_ALL * unit.slots()) {
+        if (room.isEmpty() && frames >= NEARLY_ALL * unit.slots()) {
             room = Optional.of(day);
         }
         if (fullBox.isEmpty() && noted && frames >= FULL_BOX_FRAMES) {

@@ -15,6 +15,9 @@ final class Start {
     /** Of the bees of a colony in flow about a third are foragers; at midday they are out. Common practice. */
     private static final double FORAGERS = 0.3;
 
+    /** Without brood they grow older only so fast. */
+    private static final double OLDER_WITHOUT_BROOD = 0.8;
+
     private Start() {
     }
 
@@ -58,7 +61,7 @@ final class Start {
     private static void bees(Population colony, Unit unit, Growth growth, double flying, int since, int laying) {
         double bees = unit.side().bees(unit.framesOfBees()) * growth.counted();
         // the last of the old brood came out so long ago, the first of the new so long
-        int without = Math.max(0, since - Population.BROOD_DAYS);
+        int without = (int) (OLDER_WITHOUT_BROOD * Math.max(0, since - Population.BROOD_DAYS));
         int again = laying - Population.BROOD_DAYS;
         int last = Growth.NURSE_DAYS - 1;
         int[] ages = IntStream.rangeClosed(0, last).filter(age -> age >= without || age <= again).toArray();

@@ -50,7 +50,7 @@ public final class Sensible {
         }
         mating(recipe, at).ifPresent(all::add);
         double night = year.usualNight(day);
-        if (night < when.nightsCelsius()) {
+        if (night < when.nightsCelsius() - 0.5) {
             all.add(recipe.donor() == SplitRecipe.Donor.STRIPS_ONE_HIVE
                     ? Objection.refuse("split.coldNights", Math.round(night), Math.round(when.nightsCelsius()))
                     : Objection.warn("split.coldNights", Math.round(night), Math.round(when.nightsCelsius())));
@@ -82,16 +82,20 @@ public final class Sensible {
     }
 
     private static Optional<Objection> mating(SplitRecipe recipe, Conditions at) {
-        if (!recipe.gets().mustMate()) {
+        boolean hiveRaises = recipe.gets() == Gets.THE_OLD_QUEEN;
+        if (!recipe.gets().mustMate() && !hiveRaises) {
             return Optional.empty();
         }
-        int days = recipe.gets() == Gets.RAISES_ITS_OWN ? OWN_CELL_EMERGES_DAYS : GIVEN_CELL_EMERGES_DAYS;
+        int days = recipe.gets() == Gets.RAISES_ITS_OWN || hiveRaises ? OWN_CELL_EMERGES_DAYS : GIVEN_CELL_EMERGES_DAYS;
         LocalDate out = at.day().plusDays(days);
         MatingChance chance = new MatingChance(at.year().climate());
         if (chance.isSensible(out)) {
             return Optional.empty();
         }
         long percent = Math.round(100 * chance.of(out));
+        if (hiveRaises) {
+            return Optional.of(Objection.warn("split.mating.hive", out, percent));
+        }
         return Optional.of(chance.lastSensibleEmergence(at.day())
                 .filter(last -> last.isAfter(out) && last.isBefore(at.day().plusDays(150)))
                 .map(_ -> Objection.refuse("split.mating.early", out, percent))
