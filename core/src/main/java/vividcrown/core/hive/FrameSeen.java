@@ -40,7 +40,12 @@ public record FrameSeen(int box, int slot, Comb comb, double covered, boolean qu
         return new FrameAt(box, slot);
     }
 
-    /** Box and slot. */
+    /**
+     * Where a frame hangs in its hive.
+     *
+     * @param box from 1 at the bottom
+     * @param slot from 1, as seen from the entrance
+     */
     public record FrameAt(int box, int slot) {
         @Override
         public String toString() {

@@ -35,6 +35,7 @@ import vividcrown.server.problem.Refusal;
  * @param readOn the day on which it looked like this; the day asked for if left out
  * @param format name of a usual frame format; Langstroth deep if left out
  * @param slots places for frames in its brood boxes; as many as there are frames, at least five, if left out
+ * @param frames its frames, by kind or side by side
  * @param framesOfBees frames densely covered on both sides; reckoned from the frames if left out
  * @param queen UNKNOWN if left out
  * @param queenLays when she began or will begin to lay; for one who has laid for long leave it out

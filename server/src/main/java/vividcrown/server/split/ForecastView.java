@@ -36,13 +36,18 @@ public record ForecastView(String code, int readDaysAgo, List<DayView> course, L
         }
     }
 
-    /** @param sure it comes to pass in a poor and in a good run alike */
+    /**
+     * @param what comes to pass
+     * @param when the days over the runs in which it does
+     * @param sure it comes to pass in a poor and in a good run alike
+     */
     public record MilestoneView(Forecast.What what, SpanView when, boolean sure, String text) {
     }
 
     /**
      * @param on the day on which laying has all but ended
      * @param framesOfBees what it has then
+     * @param verdict how it winters with that
      * @param chance that it comes through, 0–1
      * @param storesKg what it should have then, kg
      */

@@ -61,6 +61,9 @@ public final class MovesView {
     }
 
     /**
+     * @param from code of the unit that gives
+     * @param to code of the unit that gets it
+     * @param what is given
      * @param frame which one of the giver's; left out for a shake
      * @param search both its sides are searched for the queen first
      * @param toSlot where it hangs in the unit that gets it; 0 for a shake
@@ -112,7 +115,8 @@ public final class MovesView {
 
     /**
      * @param newcomers for each bee that is there, how many come
-     * @param leaves a comb without bees that makes room
+     * @param leaves a comb that makes room
+     * @param steps in order
      * @param looks when to look again
      */
     public record BoostWayView(BoostPlan.How how, List<BoostPartView> parts, double newcomers, @Nullable FrameAt leaves,
@@ -120,6 +124,7 @@ public final class MovesView {
     }
 
     /**
+     * @param from code of the hive that gives
      * @param frame of brood; left out for bees
      * @param framesOfBees that come with it
      * @param search look for the queen on both sides first
@@ -160,6 +165,7 @@ public final class MovesView {
     /**
      * @param mayBeDone every gate is met today
      * @param wants what is not met, with the way out
+     * @param steps in order
      * @param done how one sees that it is done
      * @param queenSafe chance that the better queen comes to no harm, 0–1
      */

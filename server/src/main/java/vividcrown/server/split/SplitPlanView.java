@@ -42,14 +42,17 @@ public record SplitPlanView(String answer, List<NewUnitView> newUnits, List<Dono
         }
     }
 
-    /** @param why it gives nothing */
+    /** @param why the reason that it gives nothing */
     public record LeftOutView(String code, String why) {
         static List<LeftOutView> of(List<SplitPlan.LeftOut> all) {
             return all.stream().map(one -> new LeftOutView(one.code(), one.why().toString())).toList();
         }
     }
 
-    /** @param handsOff no hand in the unit meanwhile */
+    /**
+     * @param when the days on which to do it
+     * @param handsOff no hand in the unit meanwhile
+     */
     public record SplitStepView(SpanView when, String text, boolean handsOff) {
         static List<SplitStepView> of(List<SplitPlan.Step> all) {
             return all.stream()
@@ -73,12 +76,17 @@ public record SplitPlanView(String answer, List<NewUnitView> newUnits, List<Dono
         }
     }
 
-    /** @param aboveExcluder from boxes in which no queen is */
+    /**
+     * @param frames of whose bees; a part where several units share what was shaken together
+     * @param aboveExcluder from boxes in which no queen is
+     */
     public record ShakesView(String fromHive, double frames, boolean aboveExcluder) {
     }
 
     /**
+     * @param place where it stands, seen from the hives its bees come from
      * @param layout slot by slot
+     * @param calendar what follows, the first day first
      * @param mayHoldHer hives whose queen may have come along: eggs are looked for on day four
      * @param bees frames of bees once the flyers have gone home
      * @param levelled frames of bees that come from the other new units before closing; below 0 they go to them
@@ -140,7 +148,10 @@ public record SplitPlanView(String answer, List<NewUnitView> newUnits, List<Dono
         }
     }
 
-    /** @param hives it opens */
+    /**
+     * @param units that it makes
+     * @param hives it opens
+     */
     public record SecondBestView(int units, List<String> hives, String text) {
     }
 

@@ -72,7 +72,7 @@ public record SplitRecipe(RecipeKind kind, Frames frames, double beesLeast, int 
 
     /**
      * @param broodFrames full frames of brood, in the new unit
-     * @param framesOfBees
+     * @param framesOfBees frames of bees
      */
     public record Target(double broodFrames, double framesOfBees) {
         public Target {
