@@ -29,6 +29,7 @@ const SeasonScreen = lazy(() => import('../season/SeasonScreen'))
 const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
 const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
 const FirstStepsScreen = lazy(() => import('../first/FirstStepsScreen'))
+const SplitsScreen = lazy(() => import('../splits/SplitsScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -76,6 +77,7 @@ const router = createBrowserRouter([
           { path: '/orders', element: later(<OrdersScreen />) },
           { path: '/builders', element: later(<BuildersScreen />) },
           { path: '/files', element: later(<FilesScreen />) },
+          { path: '/splits', element: later(<SplitsScreen />) },
           { path: '/begin', element: later(<FirstStepsScreen />) },
           { path: '/settings', element: later(<SettingsScreen />) },
         ],

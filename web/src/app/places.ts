@@ -7,6 +7,7 @@ export const PLACES: readonly { to: string; key: string; short: string; desk?: t
   { to: '/grafts', key: 'grafts', short: 'g' },
   { to: '/yards', key: 'yards', short: 'y' },
   { to: '/colonies', key: 'colonies', short: 'c' },
+  { to: '/splits', key: 'splits', short: 'p', desk: true },
   { to: '/queens', key: 'queens', short: 'q' },
   { to: '/files', key: 'files', short: 'f' },
 ]

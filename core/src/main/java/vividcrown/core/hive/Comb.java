@@ -25,6 +25,10 @@ public record Comb(double eggs, double larvae, double sealed, double drone, doub
     /** From this share on a frame is called a frame of brood, and one of food. */
     private static final double IS_OF_BROOD = 0.25;
     private static final double IS_OF_FOOD = 0.5;
+    private static final double COVERED_BROOD = 0.9;
+    private static final double COVERED_FOOD = 0.5;
+    private static final double COVERED_DRAWN = 0.35;
+    private static final double COVERED_FOUNDATION = 0.05;
     private static final double HAS_EGGS = 0.03;
     private static final double MOSTLY_SEALED = 0.6;
     /** How much of a side the first, second and further things noted on it take. Common practice. */
@@ -99,6 +103,14 @@ public record Comb(double eggs, double larvae, double sealed, double drone, doub
     /** Worker brood of every age, 0–1. */
     public double brood() {
         return eggs + larvae + sealed;
+    }
+
+    /** Share of it that bees usually cover, where nobody noted it: common practice. */
+    public double usuallyCovered() {
+        if (isOfBrood()) {
+            return COVERED_BROOD;
+        }
+        return isOfFood() ? COVERED_FOOD : foundation > COVERED_FOOD ? COVERED_FOUNDATION : COVERED_DRAWN;
     }
 
     public double open() {

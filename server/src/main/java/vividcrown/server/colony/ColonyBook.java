@@ -76,7 +76,8 @@ public class ColonyBook {
             return readings.isEmpty() ? Optional.empty() : Optional.of(readings.getLast().day());
         }
 
-        List<ReadingNotes> notes() {
+        /** What was noted at each reading, the oldest first. */
+        public List<ReadingNotes> notes() {
             return reads.stream().map(ColonyBook::notes).toList();
         }
 

@@ -30,6 +30,15 @@ public class Stacks {
         return withFrames(boxesOf(hives.findAllById(List.of(hive))).getOrDefault(hive, List.of()));
     }
 
+    /** Of many hives at once, each from the bottom up. */
+    public Map<UUID, List<StackBox>> of(Collection<Hive> ofHives) {
+        Map<UUID, List<HiveBox>> boxesOf = boxesOf(ofHives);
+        Map<UUID, List<Frame>> hanging = hanging(boxesOf.values().stream().flatMap(List::stream).toList());
+        Map<UUID, List<StackBox>> stacks = new HashMap<>();
+        boxesOf.forEach((hive, stack) -> stacks.put(hive, withFrames(stack, hanging)));
+        return stacks;
+    }
+
     /** The box at the bottom that holds frames, of each hive that has one. */
     public Map<UUID, HiveBox> lowest(Collection<Hive> ofHives) {
         Map<UUID, HiveBox> lowest = new HashMap<>();
@@ -53,8 +62,15 @@ public class Stacks {
 
     /** @param stack of one hive, from the bottom up, or what is in the store */
     List<StackBox> withFrames(List<HiveBox> stack) {
-        Map<UUID, List<Frame>> hanging = frames.findByBoxIdInOrderBySlot(stack.stream().map(HiveBox::id).toList())
+        return withFrames(stack, hanging(stack));
+    }
+
+    private Map<UUID, List<Frame>> hanging(List<HiveBox> inBoxes) {
+        return frames.findByBoxIdInOrderBySlot(inBoxes.stream().map(HiveBox::id).toList())
                 .stream().collect(Collectors.groupingBy(frame -> frame.boxId().orElseThrow()));
+    }
+
+    private static List<StackBox> withFrames(List<HiveBox> stack, Map<UUID, List<Frame>> hanging) {
         List<StackBox> boxesAndFrames = new ArrayList<>();
         int level = 0;
         for (HiveBox box : stack) {

@@ -20,7 +20,7 @@ import vividcrown.server.yard.Yard;
 
 /** What bees find at a yard: as somebody said of late, or as fresh nectar in its hives tells. */
 @Component
-class YardFlow {
+public class YardFlow {
 
     /** A flow can end in a week of rain. Common practice. */
     private static final int DAYS_BELIEVED = 10;
@@ -36,7 +36,7 @@ class YardFlow {
     }
 
     /** Where a flow is known from. */
-    enum FlowBy {
+    public enum FlowBy {
         SAID, NECTAR
     }
 
@@ -46,11 +46,11 @@ class YardFlow {
      * @param on the day on which somebody said so, or nectar was looked for last
      * @param by where this is known from
      */
-    record FlowView(Flow flow, LocalDate on, FlowBy by) {
+    public record FlowView(Flow flow, LocalDate on, FlowBy by) {
     }
 
     /** Empty if nobody said so and too few hives were looked at. */
-    Optional<FlowView> at(Yard yard, LocalDate today) {
+    public Optional<FlowView> at(Yard yard, LocalDate today) {
         LocalDate since = today.minusDays(DAYS_BELIEVED);
         Optional<YardFold.FlowNoted> said = yard.flowSaid().filter(one -> !one.on().isBefore(since));
         if (said.isPresent()) {

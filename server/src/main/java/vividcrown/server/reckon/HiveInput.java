@@ -123,10 +123,6 @@ record HiveInput(@NotBlank @Size(max = 20) String code, @Nullable @Size(max = 60
     /** Who finds none may have missed a virgin. */
     private static final double NONE_SEEN = 0.9;
     private static final int SMALL_BOX = 6;
-    private static final double COVERED_BROOD = 0.9;
-    private static final double COVERED_FOOD = 0.5;
-    private static final double COVERED_DRAWN = 0.35;
-    private static final double COVERED_FOUNDATION = 0.05;
 
     /**
      * @param field where it stands in the request
@@ -225,19 +221,12 @@ record HiveInput(@NotBlank @Size(max = 20) String code, @Nullable @Size(max = 60
                 }
             }
             FrameSeen one = new FrameSeen(box, slot, comb.get(),
-                    input.bees() == null ? usual(comb.get()) : input.bees(),
+                    input.bees() == null ? comb.get().usuallyCovered() : input.bees(),
                     queen && nth == 0, Boolean.TRUE.equals(input.searched()), cells && nth == 0);
             taken.add(one.at());
             hang.add(one);
             slot++;
         }
-    }
-
-    private static double usual(Comb comb) {
-        if (comb.isOfBrood()) {
-            return COVERED_BROOD;
-        }
-        return comb.isOfFood() ? COVERED_FOOD : comb.foundation() > COVERED_FOOD ? COVERED_FOUNDATION : COVERED_DRAWN;
     }
 
     static <T> List<T> orNone(@Nullable List<T> list) {

@@ -116,18 +116,17 @@ public final class Forecaster {
         List<Milestone> all = new ArrayList<>();
         LocalDate last = at.today().plusDays(run(runs, Luck.LIKELY).course().size() - 1L);
         lays.span().filter(span -> !span.latest().isBefore(at.today())).ifPresent(span -> {
-            all.add(milestone(What.LAYS, span.notBefore(at.today()), lays.inAPoorRun(), "forecast.lays"));
+            all.add(milestone(What.LAYS, span.notBefore(at.today()), lays.inAPoorRun()));
         });
         lays.span().map(span -> span.plus(at.assumptions().worker().emerges()))
                 .filter(span -> !span.latest().isBefore(at.today()))
-                .ifPresent(span -> all.add(milestone(What.YOUNG_BEES, span.notBefore(at.today()), lays.inAPoorRun(),
-                        "forecast.youngBees")));
-        add(all, What.COLLAPSES, runs, Run::collapses, "forecast.collapses");
+                .ifPresent(span -> all.add(milestone(What.YOUNG_BEES, span.notBefore(at.today()), lays.inAPoorRun())));
+        add(all, What.COLLAPSES, runs, Run::collapses);
         if (!at.fed()) {
-            add(all, What.STARVES, runs, Run::starves, "forecast.starves");
+            add(all, What.STARVES, runs, Run::starves);
         }
-        add(all, What.NEEDS_ROOM, runs, run -> run.room().filter(day -> !day.isAfter(last)), "forecast.needsRoom");
-        add(all, What.FULL_BOX, runs, Run::fullBox, "forecast.fullBox");
+        add(all, What.NEEDS_ROOM, runs, run -> run.room().filter(day -> !day.isAfter(last)));
+        add(all, What.FULL_BOX, runs, Run::fullBox);
         List<LocalDate> fewest = runs.values().stream().map(Run::fewestOn).sorted().toList();
         LocalDate likely = run(runs, Luck.LIKELY).fewestOn();
         double frames = unit.side().framesCoveredBy((int) run(runs, Luck.LIKELY).course().stream()
@@ -141,19 +140,19 @@ public final class Forecaster {
     }
 
     private static void add(List<Milestone> all, What what, Map<Luck, Run> runs,
-            Function<Run, Optional<LocalDate>> of, String key) {
+            Function<Run, Optional<LocalDate>> of) {
         List<LocalDate> days = runs.values().stream().map(of).flatMap(Optional::stream).sorted().toList();
         if (days.isEmpty()) {
             return;
         }
         LocalDate likely = of.apply(run(runs, Luck.LIKELY)).orElse(days.getLast());
         all.add(milestone(what, new DatedSpan(days.getFirst(), likely, days.getLast()),
-                days.size() == Luck.values().length,
-                key));
+                days.size() == Luck.values().length));
     }
 
-    private static Milestone milestone(What what, DatedSpan when, boolean sure, String key) {
-        return new Milestone(what, when, sure, Sentence.of(sure ? key : key + ".maybe", when));
+    private static Milestone milestone(What what, DatedSpan when, boolean sure) {
+        return new Milestone(what, when, sure,
+                sure ? Sentence.of("forecast.sure." + what.name(), when) : Sentence.of("forecast.maybe." + what.name(), when));
     }
 
     /** What keeps even a poor run from hunger for the next weeks. */

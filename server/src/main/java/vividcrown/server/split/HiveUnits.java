@@ -1,0 +1,170 @@
+package vividcrown.server.split;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import vividcrown.core.hive.BoxKind;
+import vividcrown.core.hive.Comb;
+import vividcrown.core.hive.FrameKind;
+import vividcrown.core.hive.FrameSeen;
+import vividcrown.core.hive.FrameSide;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.Strength;
+import vividcrown.core.hive.Unit;
+import vividcrown.core.hive.UnitQueen;
+import vividcrown.core.hive.UnitTrait;
+import vividcrown.core.judgement.Status;
+import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.colony.ColonyBook;
+import vividcrown.server.colony.ColonyStanding;
+import vividcrown.server.colony.ColonyStandings;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.StackBox;
+import vividcrown.server.hive.Stacks;
+import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.yard.Yard;
+
+/** Hives of the operation as core's units: their frames as they were read last, their queen as she is judged. */
+@Component
+class HiveUnits {
+
+    /** Of the five grades of temper. */
+    private static final int BOILS_OVER = 4;
+    private static final double NO_AREA = 0;
+
+    private final ColonyBook book;
+    private final ColonyStandings standings;
+    private final Stacks stacks;
+    private final SettingsInForce settings;
+
+    HiveUnits(ColonyBook book, ColonyStandings standings, Stacks stacks, SettingsInForce settings) {
+        this.book = book;
+        this.standings = standings;
+        this.stacks = stacks;
+        this.settings = settings;
+    }
+
+    /**
+     * One hive.
+     *
+     * @param unit empty if it was never read frame by frame
+     * @param notes the reading that it rests on
+     * @param unread why there is no unit
+     */
+    record HiveUnit(Hive hive, Optional<Unit> unit, Optional<ReadingNotes> notes, Optional<Sentence> unread) {
+    }
+
+    /** To be asked outside of any transaction, see {@link ColonyStandings#of}. */
+    List<HiveUnit> of(Collection<Hive> hives, Map<UUID, Yard> yards, LocalDate today) {
+        Map<UUID, ColonyStanding> standing = standings.of(hives, yards, today);
+        Map<UUID, ColonyBook.Facts> facts = book.facts(hives, today);
+        Map<UUID, List<StackBox>> boxes = stacks.of(hives);
+        Map<String, Double> areas = settings.current().frameFormats();
+        List<HiveUnit> units = new ArrayList<>();
+        for (Hive hive : hives) {
+            units.add(unit(hive, Objects.requireNonNull(yards.get(hive.yardId())),
+                    Objects.requireNonNull(facts.get(hive.id())), Objects.requireNonNull(standing.get(hive.id())),
+                    boxes.getOrDefault(hive.id(), List.of()), areas));
+        }
+        return units;
+    }
+
+    private static HiveUnit unit(Hive hive, Yard yard, ColonyBook.Facts facts, ColonyStanding standing,
+            List<StackBox> stack, Map<String, Double> areas) {
+        int newest = -1;
+        for (int at = 0; at < facts.reads().size(); at++) {
+            newest = facts.notes().get(at).sides().isEmpty() ? newest : at;
+        }
+        List<StackBox> brood = stack.stream().filter(box -> box.kind() == BoxKind.BROOD && !box.frames().isEmpty())
+                .toList();
+        double area = brood.isEmpty() ? NO_AREA : areas.getOrDefault(brood.getFirst().format(), NO_AREA);
+        if (newest < 0 || area <= 0) {
+            return new HiveUnit(hive, Optional.empty(), Optional.empty(),
+                    Optional.of(Sentence.of("split.unread", hive.code())));
+        }
+        ReadingNotes notes = facts.notes().get(newest);
+        LocalDate readOn = facts.reads().get(newest).day();
+        List<FrameSeen> frames = new ArrayList<>();
+        for (StackBox box : brood) {
+            box.frames().forEach(frame -> frames.add(frame(notes, box.level(), frame.slot())));
+        }
+        int slots = brood.stream().mapToInt(StackBox::slots).sum();
+        try {
+            return new HiveUnit(hive,
+                    Optional.of(new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots, frames,
+                            notes.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
+                            Optional.empty())),
+                    Optional.of(notes), Optional.empty());
+        } catch (IllegalArgumentException impossible) {
+            // what was noted cannot be: it says so instead of being reckoned with
+            return new HiveUnit(hive, Optional.empty(), Optional.of(notes),
+                    Optional.of(Sentence.of("split.impossible", hive.code(), String.valueOf(impossible.getMessage()))));
+        }
+    }
+
+    private static FrameSeen frame(ReadingNotes notes, int level, int slot) {
+        List<Sign> near = signs(notes, level, slot, FrameSide.NEAR);
+        List<Sign> far = signs(notes, level, slot, FrameSide.FAR);
+        Comb comb = near.isEmpty() && far.isEmpty() ? FrameKind.DRAWN.usual() : Comb.ofSides(near, far);
+        Set<Sign> all = EnumSet.noneOf(Sign.class);
+        near.forEach(sign -> all.addAll(sign.upwards()));
+        far.forEach(sign -> all.addAll(sign.upwards()));
+        boolean cells = notes.cells().stream().anyMatch(one -> one.look().isAlive()
+                && one.box().orElse(0) == level && one.slot().orElse(0) == slot);
+        return new FrameSeen(level, slot, comb, comb.usuallyCovered(), all.contains(Sign.QUEEN), false, cells);
+    }
+
+    private static List<Sign> signs(ReadingNotes notes, int level, int slot, FrameSide which) {
+        return notes.sides().stream()
+                .filter(side -> side.box() == level && side.slot() == slot && side.side() == which)
+                .flatMap(side -> side.signs().stream()).toList();
+    }
+
+    private static UnitQueen queen(ColonyStanding standing) {
+        UnitQueen.Is is = switch (standing.leading()) {
+            case LAYING_QUEEN, TWO_QUEENS -> UnitQueen.Is.LAYING;
+            // a laying queen beside swarm cells is the commonest case
+            case CELLS -> UnitQueen.Is.LAYING;
+            case VIRGIN -> UnitQueen.Is.VIRGIN;
+            case JUST_SWARMED -> UnitQueen.Is.CELL;
+            case DRONE_LAYER -> UnitQueen.Is.DRONE_LAYER;
+            case LAYING_WORKERS -> UnitQueen.Is.LAYING_WORKERS;
+            case RECENTLY_QUEENLESS, HOPELESSLY_QUEENLESS -> UnitQueen.Is.NONE;
+        };
+        return new UnitQueen(is, Optional.empty(), Optional.empty(), standing.chance());
+    }
+
+    private static Set<UnitTrait> traits(Hive hive, ColonyBook.Facts facts, ColonyStanding standing,
+            List<StackBox> stack) {
+        Set<UnitTrait> traits = EnumSet.noneOf(UnitTrait.class);
+        if (standing.stop()) {
+            traits.add(UnitTrait.SUSPECT);
+        }
+        if (standing.leading() == Status.CELLS) {
+            traits.add(UnitTrait.SWARM_CELLS);
+        }
+        facts.notes().reversed().stream().flatMap(notes -> notes.temper().stream()).findFirst()
+                .filter(temper -> temper >= BOILS_OVER).ifPresent(_ -> traits.add(UnitTrait.DEFENSIVE));
+        if (hive.purpose() == Purpose.PRODUCTION) {
+            traits.add(UnitTrait.FOR_THE_CROP);
+        }
+        if (hive.purpose() == Purpose.DRONE_COLONY || hive.droneCombOn().isPresent()) {
+            traits.add(UnitTrait.DRONE_MOTHER);
+        }
+        boolean excluder = stack.stream().anyMatch(box -> box.kind() == BoxKind.EXCLUDER);
+        if (excluder && stack.stream().anyMatch(box -> box.kind() == BoxKind.HONEY)) {
+            traits.add(UnitTrait.HAS_SUPERS);
+        }
+        return traits;
+    }
+}

@@ -1,0 +1,223 @@
+package vividcrown.server.split;
+
+import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.climate.BeeYear;
+import vividcrown.core.hive.FrameSeen.FrameAt;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.Unit;
+import vividcrown.core.hive.UnitQueen;
+import vividcrown.core.hive.UnitTrait;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.split.EqualiseQuestion;
+import vividcrown.core.split.Equaliser;
+import vividcrown.core.split.LateSeason;
+import vividcrown.core.split.Place;
+import vividcrown.core.split.SplitPlanner;
+import vividcrown.core.split.SplitQuestion;
+import vividcrown.core.split.SplitQuestion.Stock;
+import vividcrown.core.split.SplitQuestion.Wanted;
+import vividcrown.core.split.recipe.Conditions;
+import vividcrown.core.split.recipe.RecipeKind;
+import vividcrown.core.split.recipe.Recipes;
+import vividcrown.core.split.recipe.SplitRecipe;
+import vividcrown.core.yard.Flow;
+import vividcrown.core.yard.SiteCondition;
+import vividcrown.server.clock.Today;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.mating.YardFlow;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.split.MovesView.EqualiseView;
+import vividcrown.server.split.MovesView.LateSeasonView;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** What the operation's own hives can be split into, who gives what to whom, what becomes of them before winter. */
+@RestController
+@RequestMapping("/api/v1/splits")
+class SplitController {
+
+    private static final double SECONDS = 3;
+    private static final int LONGEST_AHEAD_DAYS = 14;
+
+    /**
+     * A hive as its boxes from above show it.
+     *
+     * @param readOn the day on which it looked like this; left out if it was never read frame by frame
+     * @param sides what stood on each side of each frame then
+     * @param queen as she is judged
+     * @param unread why it cannot be reckoned with
+     */
+    record UnitLine(UUID id, String code, String yardName, Purpose purpose, @Nullable LocalDate readOn, int slots,
+            List<FrameAt> frames, List<ReadingNotes.Side> sides, double framesOfBees, int broodFrames,
+            UnitQueen.@Nullable Is queen, List<UnitTrait> traits, @Nullable String unread) {
+        private static UnitLine of(HiveUnits.HiveUnit one, String yard) {
+            Optional<Unit> unit = one.unit();
+            return new UnitLine(one.hive().id(), one.hive().code(), yard, one.hive().purpose(),
+                    unit.map(Unit::readOn).orElse(null), unit.map(Unit::slots).orElse(0),
+                    unit.map(of -> of.frames().stream().map(frame -> frame.at()).toList()).orElse(List.of()),
+                    one.notes().map(ReadingNotes::sides).orElse(List.of()),
+                    unit.map(of -> Math.round(of.framesOfBees() * 10) / 10.0).orElse(0.0),
+                    unit.map(Unit::broodFrames).orElse(0), unit.map(of -> of.queen().is()).orElse(null),
+                    unit.map(of -> of.traits().stream().sorted().toList()).orElse(List.of()),
+                    one.unread().map(Sentence::toString).orElse(null));
+        }
+    }
+
+    /**
+     * What it was reckoned with, said on the screen.
+     *
+     * @param flow what the bees find
+     * @param flowAssumed nobody said so and too few hives were looked at
+     * @param beetles small hive beetle is about
+     */
+    record ReckonedWith(LocalDate day, String yardName, Flow flow, boolean flowAssumed, boolean beetles) {
+    }
+
+    /** @param goes into a new unit; otherwise it stays */
+    record HeldFast(@NotNull @Size(max = 20) String hive, @Min(1) @Max(12) int box, @Min(1) @Max(24) int slot,
+            boolean goes) {
+    }
+
+    /**
+     * @param yard whose hives may give; all if left out
+     * @param day on which it is to be done, at most two weeks ahead; today if left out
+     * @param most units wanted; as many as can be had if left out
+     * @param unitsAt where the new units stand; as the recipe says if left out
+     * @param kilometres from the hives to another yard, where the units go there
+     * @param boxes in stock; as many as are needed if left out
+     * @param drawn drawn combs in stock
+     * @param queens ripe cells, virgins or mated queens at hand, as the recipe wants them
+     * @param held frames that go or stay whatever the plan would say
+     */
+    record SplitAsk(@NotNull RecipeKind recipe, @Nullable UUID yard, @Nullable LocalDate day,
+            @Nullable @Min(1) @Max(400) Integer most, @Nullable Place unitsAt,
+            @Nullable @Min(0) @Max(500) Double kilometres, @Nullable @Min(0) @Max(10_000) Integer boxes,
+            @Nullable @Min(0) @Max(10_000) Integer drawn, @Nullable @Min(0) @Max(10_000) Integer queens,
+            @Nullable @Size(max = 500) List<@Valid HeldFast> held) {
+    }
+
+    /** @param units hives that were asked, as they were last read */
+    record SplitPage(ReckonedWith with, List<UnitLine> units, SplitPlanView plan) {
+    }
+
+    /** @param units hives that were asked, as they were last read */
+    record EqualisePage(ReckonedWith with, List<UnitLine> units, EqualiseView plan) {
+    }
+
+    /** @param units hives that were asked, as they were last read */
+    record LateSeasonPage(ReckonedWith with, List<UnitLine> units, LateSeasonView plan) {
+    }
+
+    private final Hives hives;
+    private final Yards yards;
+    private final HiveUnits units;
+    private final YardFlow flows;
+    private final SettingsInForce settings;
+    private final Today today;
+
+    SplitController(Hives hives, Yards yards, HiveUnits units, YardFlow flows, SettingsInForce settings, Today today) {
+        this.hives = hives;
+        this.yards = yards;
+        this.units = units;
+        this.flows = flows;
+        this.settings = settings;
+        this.today = today;
+    }
+
+    private record Asked(Conditions at, ReckonedWith with, List<HiveUnits.HiveUnit> hives, Map<UUID, Yard> yards) {
+        List<Unit> known() {
+            return hives.stream().flatMap(one -> one.unit().stream()).toList();
+        }
+
+        List<UnitLine> lines() {
+            return hives.stream().map(one -> UnitLine.of(one, nameOf(one.hive()))).toList();
+        }
+
+        private String nameOf(Hive hive) {
+            return Optional.ofNullable(yards.get(hive.yardId())).map(Yard::name).orElse("");
+        }
+    }
+
+    private Asked asked(@Nullable UUID yard, @Nullable LocalDate on, double kilometres, Purpose... purposes) {
+        LocalDate now = today.day();
+        LocalDate day = on == null ? now : on;
+        if (day.isBefore(now) || day.isAfter(now.plusDays(LONGEST_AHEAD_DAYS))) {
+            throw Refusal.invalid("day", Sentence.of("split.dayTooFar", now.toString(),
+                    now.plusDays(LONGEST_AHEAD_DAYS).toString()));
+        }
+        Map<UUID, Yard> places = yards.byId();
+        List<Hive> rows = hives.keptFor(purposes).stream()
+                .filter(hive -> yard == null || hive.yardId().equals(yard)).toList();
+        Yard place = Optional.ofNullable(places.get(yard))
+                .or(() -> rows.stream().findFirst().map(hive -> places.get(hive.yardId())))
+                .or(() -> places.values().stream().findFirst())
+                .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
+        Optional<YardFlow.FlowView> flow = flows.at(place, now);
+        boolean beetles = place.conditions().contains(SiteCondition.BEETLES);
+        Conditions at = new Conditions(day, new BeeYear(place.isSouthern(), place.climateOfPlace()),
+                flow.map(YardFlow.FlowView::flow).orElse(Flow.LITTLE), beetles, kilometres, settings.assumptions());
+        return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles),
+                units.of(rows, places, now), places);
+    }
+
+    @PostMapping("/plan")
+    @Operation(operationId = "planSplits", summary = "The best set of splits out of the operation's own hives")
+    SplitPage plan(@Valid @RequestBody SplitAsk ask) {
+        Asked asked = asked(ask.yard(), ask.day(), ask.kilometres() == null ? 0 : ask.kilometres(), Purpose.PRODUCTION,
+                Purpose.DRONE_COLONY, Purpose.NUC);
+        SplitRecipe recipe = Recipes.of(ask.recipe());
+        Optional<Integer> queens = Optional.ofNullable(ask.queens());
+        Stock stock = new Stock(Optional.ofNullable(ask.boxes()), Optional.ofNullable(ask.drawn()), Optional.empty(),
+                Optional.empty(), Optional.empty(), queens, queens, queens);
+        List<SplitQuestion.Lock> locks = new ArrayList<>();
+        if (ask.held() != null) {
+            ask.held().forEach(held -> locks
+                    .add(new SplitQuestion.Lock(held.hive(), new FrameAt(held.box(), held.slot()), held.goes())));
+        }
+        SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
+                List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
+                new HashMap<>(), locks, Map.of(), 1);
+        return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(SplitPlanner.plan(question, SECONDS)));
+    }
+
+    @GetMapping("/equalise")
+    @Operation(operationId = "equalise", summary = "Each unit against its target, and who gives what to whom")
+    EqualisePage equalise(@RequestParam @Min(0) @Max(20) double brood, @RequestParam @Min(0) @Max(20) double bees,
+            @RequestParam(required = false) @Nullable UUID yard) {
+        Asked asked = asked(yard, null, 0, Purpose.PRODUCTION, Purpose.NUC, Purpose.MATING_NUC);
+        EqualiseQuestion question = new EqualiseQuestion(asked.at(), asked.known(), new SplitRecipe.Target(brood, bees),
+                Map.of(), false, Optional.empty());
+        return new EqualisePage(asked.with(), asked.lines(), EqualiseView.of(Equaliser.plan(question, SECONDS)));
+    }
+
+    @GetMapping("/late")
+    @Operation(operationId = "lateSeason", summary = "What becomes of each unit before winter, with the day to decide")
+    LateSeasonPage late(@RequestParam(defaultValue = "0") @Min(0) @Max(10_000) int queens,
+            @RequestParam(required = false) @Nullable UUID yard) {
+        Asked asked = asked(yard, null, 0, Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC);
+        return new LateSeasonPage(asked.with(), asked.lines(), LateSeasonView
+                .of(LateSeason.plan(asked.at(), asked.known(), queens, new int[]{0, 0}, SECONDS)));
+    }
+}
