@@ -6,6 +6,7 @@ import { NumberField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
 import { equaliseQuery } from './queries'
 import { ReckonedLine } from './ReckonedLine'
+import { Unread } from './Unread'
 
 /** Day ten: who was over-split, who gives which frame to whom. */
 export function Equalise({ yard, where }: { yard: string; where: ReactNode }) {
@@ -46,7 +47,7 @@ function Found({ page }: { page: EqualisePage }) {
       <p className="font-read text-2xl font-bold" data-testid="answer">
         {plan.gifts.length === 0
           ? t('splits.noGifts')
-          : t('splits.gifts', { moves: plan.gifts.length, opened: plan.opened })}
+          : t('splits.gifts', { count: plan.gifts.length, opened: plan.opened })}
       </p>
       <ReckonedLine about={page.with} />
       {plan.gifts.length > 0 && (
@@ -94,14 +95,8 @@ function Found({ page }: { page: EqualisePage }) {
             <span className="text-ink-2">{one.text}</span>
           </li>
         ))}
-        {page.units
-          .filter((line) => line.unread)
-          .map((line) => (
-            <li key={line.id} className="border-b border-rule py-1 text-ink-2">
-              {line.unread}
-            </li>
-          ))}
       </ul>
+      <Unread lines={page.units} />
     </div>
   )
 }

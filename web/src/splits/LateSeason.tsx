@@ -7,6 +7,7 @@ import { sayDay } from '../time/days'
 import { Answer } from '../ui/Page'
 import { lateQuery } from './queries'
 import { ReckonedLine } from './ReckonedLine'
+import { Unread } from './Unread'
 
 /** Each unit before winter: its best use, and the day by which to decide. */
 export function LateSeason({
@@ -47,7 +48,7 @@ function Found({ page }: { page: LateSeasonPage }) {
         {plan.fates.map((fate) => (
           <li
             key={fate.code}
-            className="grid grid-cols-[5rem_8rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-2"
+            className="grid grid-cols-[4rem_13rem_minmax(0,1fr)] gap-x-3 border-b border-rule py-2"
           >
             <strong>
               {idOf(fate.code) ? (
@@ -78,14 +79,8 @@ function Found({ page }: { page: LateSeasonPage }) {
             </span>
           </li>
         ))}
-        {page.units
-          .filter((line) => line.unread)
-          .map((line) => (
-            <li key={line.id} className="border-b border-rule py-1 text-ink-2">
-              {line.unread}
-            </li>
-          ))}
       </ul>
+      <Unread lines={page.units} />
     </div>
   )
 }

@@ -11,6 +11,7 @@ import { Course } from './Course'
 import { BoxesOf, FramesOf } from './FramesOf'
 import { at, held, leaving, sidesOf, type Held } from './moving'
 import { splitQuery } from './queries'
+import { Unread } from './Unread'
 import { ReckonedLine } from './ReckonedLine'
 
 const RECIPES: SplitAsk['recipe'][] = [
@@ -146,12 +147,14 @@ function Found({
         {[plan.whyNotMore, plan.secondBest?.text].filter(Boolean).join(' ')}
       </p>
       <ul className="mt-1">
-        {plan.objections.map((one) => (
-          <li key={one.text} className={one.refuses ? 'font-semibold text-crown' : ''}>
-            {one.refuses ? '✕ ' : '! '}
-            {one.text}
-          </li>
-        ))}
+        {plan.objections
+          .filter((one) => one.text !== plan.answer)
+          .map((one) => (
+            <li key={one.text} className={one.refuses ? 'font-semibold text-crown' : ''}>
+              {one.refuses ? '✕ ' : '! '}
+              {one.text}
+            </li>
+          ))}
       </ul>
       {fast.length > 0 && (
         <button className="act no-print mt-2" onClick={onFree}>
@@ -207,7 +210,7 @@ function DonorRow({
   return (
     <section
       aria-labelledby={`donor-${line.id}`}
-      className="grid grid-cols-[7.5rem_minmax(0,1fr)] gap-x-4 border-b border-rule py-3"
+      className="gap-x-4 border-b border-rule py-3 sm:grid sm:grid-cols-[7.5rem_minmax(0,1fr)]"
     >
       <div>
         <h3 id={`donor-${line.id}`} className="text-xl font-bold">
@@ -343,7 +346,7 @@ function Summary({ page }: { page: SplitPage }) {
         without={plan.donors.map((donor) => donor.without)}
       />
       <h2 className="mt-5 text-xl">{t('splits.carry')}</h2>
-      <p>{needs.map(([need, count]) => t(`splits.need.${need}`, { n: count })).join(' · ')}</p>
+      <p>{needs.map(([need, count]) => t(`splits.need.${need}`, { count })).join(' · ')}</p>
       <ul className="mt-2 text-sm text-ink-2">
         {plan.cautions.map((caution) => (
           <li key={caution}>{caution}</li>
@@ -355,17 +358,17 @@ function Summary({ page }: { page: SplitPage }) {
 
 function LeftOut({ page }: { page: SplitPage }) {
   const { t } = useTranslation()
-  const unread = page.units.flatMap((line) => (line.unread ? [line.unread] : []))
-  const all = [...page.plan.leftOut.map((one) => one.why), ...unread]
-  if (all.length === 0) return null
+  const { leftOut } = page.plan
+  if (leftOut.length === 0 && page.units.every((line) => !line.unread)) return null
   return (
     <>
       <h2 className="mt-5 text-xl">{t('splits.leftOut')}</h2>
       <ul className="text-sm">
-        {all.map((why) => (
-          <li key={why}>{why}</li>
+        {leftOut.map((one) => (
+          <li key={one.why}>{one.why}</li>
         ))}
       </ul>
+      <Unread lines={page.units} />
     </>
   )
 }

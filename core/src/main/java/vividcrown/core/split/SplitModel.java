@@ -39,6 +39,10 @@ final class SplitModel {
     /** Frames of bees above an excluder that may be shaken, if there are supers. */
     static final int SHAKES_FROM_SUPERS = 6;
     private static final int HUNDREDTHS = 100;
+    /** Taking turns: the same question has the same answer every time. */
+    private static final int WORKERS = 4;
+    /** Of the worth: a hundredth of a unit in a hundred. */
+    private static final double CLOSE_ENOUGH = 1e-4;
     private static final int MOST_UNITS = 400;
     private static final int MOST_OF_ONE_HIVE_WHEN_STRIPPED = 4;
     private static final int MOST_OF_ONE_HIVE_WHEN_POOLED = 2;
@@ -403,11 +407,12 @@ final class SplitModel {
     Optional<Solution> solve(double mostSeconds) {
         CpSolver solver = new CpSolver();
         solver.getParameters().setMaxTimeInSeconds(mostSeconds)
-                .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 2, 8)).setRandomSeed(1)
-                .setRelativeGapLimit(1e-6);
+                .setNumWorkers(WORKERS).setInterleaveSearch(true).setRandomSeed(1)
+                .setRelativeGapLimit(CLOSE_ENOUGH);
         CpSolverStatus status = solver.solve(model);
         return switch (status) {
-            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL));
+            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL
+                    && solver.bestObjectiveBound() - solver.objectiveValue() < 1));
             case INFEASIBLE, UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.empty();
         };
     }

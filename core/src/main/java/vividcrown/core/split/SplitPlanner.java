@@ -185,10 +185,11 @@ public final class SplitPlanner {
         SplitModel more = model(groups, true);
         more.atLeast(next);
         more.atMost(next);
+        boolean none = best.made() == 0;
         return more.solve(seconds)
                 .map(solution -> solution.under().isEmpty()
-                        ? Sentence.of("split.more.bees", solution.made())
-                        : Sentence.of("split.more.floor", solution.made(),
+                        ? Sentence.of(none ? "split.none.bees" : "split.more.bees", solution.made())
+                        : Sentence.of(none ? "split.none.floor" : "split.more.floor", solution.made(),
                                 solution.under().entrySet().stream()
                                         .map(under -> hives.get(under.getKey()).code() + " (" + under.getValue() + ")")
                                         .collect(Collectors.joining(", "))))
@@ -198,7 +199,8 @@ public final class SplitPlanner {
                             false);
                     stocked.atLeast(next);
                     boolean ofStock = stocked.solve(seconds).isPresent();
-                    return Optional.of(Sentence.of(ofStock ? "split.more.stock" : "split.more.frames", next));
+                    String what = none ? "split.none." : "split.more.";
+                    return Optional.of(Sentence.of(what + (ofStock ? "stock" : "frames"), next));
                 });
     }
 

@@ -1,6 +1,7 @@
 package vividcrown.core.split;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -231,7 +232,8 @@ final class Told {
         boolean queenKnown = hive.queensFrame().isPresent();
         List<FrameAt> search = queenKnown
                 ? List.of()
-                : leave.stream().filter(one -> !one.searched()).map(FrameSeen::at).toList();
+                : leave.stream().filter(one -> !one.searched()).map(FrameSeen::at)
+                        .sorted(Comparator.comparingInt(FrameAt::box).thenComparingInt(FrameAt::slot)).toList();
         int drawn = 0;
         for (int comb = 0; comb < leave.size(); comb++) {
             drawn += takesDrawn() ? 1 : 0;

@@ -42,7 +42,7 @@ class SplitTrialTest {
             List<Unit> yard = RandomYard.of(2 + luck.nextInt(7), SplitPlannerTest.JUN_8, luck);
             RecipeKind kind = KINDS.get(seed % KINDS.size());
             SplitPlan plan = SplitPlanner.plan(
-                    SplitPlannerTest.ask(SplitPlannerTest.on(SplitPlannerTest.JUN_8, Flow.GOOD), kind, yard), 1);
+                    SplitPlannerTest.ask(SplitPlannerTest.on(SplitPlannerTest.JUN_8, Flow.GOOD), kind, yard), 0.4);
             made += plan.newUnits().size();
             replay("yard " + seed + " " + kind, plan, yard);
         }

@@ -70,6 +70,8 @@ final class DemoColonies {
     private static final LocalDate SMALL_ONES = LocalDate.of(2026, 5, 20);
     private static final LocalDate HONEY_BOXES = LocalDate.of(2026, 5, 9);
 
+    private static final double USUAL_BEES = 8;
+
     private final Book book;
     private final LocalDate today;
 
@@ -115,7 +117,8 @@ final class DemoColonies {
     }
 
     void write() {
-        strong("H 1", 17, 7);
+        read("H 1", 17, nest(), List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
+        counted("H 1", 7, frames(FULL_NEST), 9, List.of(EGGS_SINGLE, LARVAE), List.of(QUEEN_CELLS, QUEEN));
         read("H 2", 9, nest(), List.of(EGGS_SINGLE, CROWDED), List.of(QUEEN_CELLS));
         read("H 2", 1, nest(), List.of(EGGS_SINGLE, CROWDED), List.of(), cells(CellLook.LONG, CombPlace.BOTTOM_EDGE, 5),
                 cells(CellLook.JELLY, CombPlace.BOTTOM_EDGE, 3));
@@ -138,8 +141,13 @@ final class DemoColonies {
                 cells(CellLook.SEALED, CombPlace.FACE, 2));
         happened("H 10", 9, EventKind.QUEEN_REMOVED);
         read("H 10", 1, List.of(), List.of(EGGS), List.of());
-        strong("H 11", 10, 3);
+        read("H 11", 10, nest(), List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
+        counted("H 11", 3, frames(FULL_NEST), 9.5, List.of(EGGS_SINGLE, LARVAE), List.of(QUEEN_CELLS));
         read("H 12", 2, List.of(), List.of(SEALED_WORKER, CAPS_SUNKEN, Sign.FOUL_SMELL, POLISHED_CELLS), List.of());
+        // made up three weeks ago: one has more than it needs, one too little
+        counted("K 1", 2, frames(STRONG_NUC), 4, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
+        counted("K 2", 2, frames(WEAK_NUC), 1.5, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
+        counted("K 3", 2, frames(EVEN_NUC), 2.5, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
     }
 
     private void strong(String hive, int firstDaysAgo, int lastDaysAgo) {
@@ -150,12 +158,31 @@ final class DemoColonies {
     }
 
     /** Ten frames as they stand in a good hive in June, food outside, brood in the middle. */
+    private static final List<List<Sign>> GOOD_NEST = List.of(List.of(SEALED_HONEY), List.of(SEALED_HONEY, POLLEN),
+            List.of(SEALED_WORKER, POLLEN, SEALED_HONEY), List.of(SEALED_WORKER, YOUNG_LARVAE),
+            List.of(EGGS_SINGLE, OLD_LARVAE, SEALED_WORKER), List.of(EGGS_SINGLE, YOUNG_LARVAE),
+            List.of(SEALED_WORKER, OLD_LARVAE, EMPTY_COMB), List.of(SEALED_WORKER, POLLEN),
+            List.of(NECTAR, POLLEN, EMPTY_COMB), List.of(FOUNDATION));
+    /** One that has brood nearly from wall to wall. */
+    private static final List<List<Sign>> FULL_NEST = List.of(List.of(SEALED_HONEY, POLLEN),
+            List.of(SEALED_WORKER, SEALED_HONEY), List.of(SEALED_WORKER, POLLEN), List.of(SEALED_WORKER),
+            List.of(EGGS_SINGLE, OLD_LARVAE, SEALED_WORKER), List.of(EGGS_SINGLE, YOUNG_LARVAE),
+            List.of(OLD_LARVAE, SEALED_WORKER), List.of(SEALED_WORKER, EGGS_SINGLE), List.of(SEALED_WORKER, POLLEN),
+            List.of(SEALED_WORKER, SEALED_HONEY));
+    private static final List<List<Sign>> STRONG_NUC = List.of(List.of(SEALED_HONEY), List.of(SEALED_WORKER, POLLEN),
+            List.of(EGGS_SINGLE, YOUNG_LARVAE, SEALED_WORKER), List.of(SEALED_WORKER, EGGS_SINGLE),
+            List.of(SEALED_WORKER, SEALED_HONEY));
+    private static final List<List<Sign>> EVEN_NUC = List.of(List.of(SEALED_HONEY),
+            List.of(SEALED_WORKER, EGGS_SINGLE), List.of(EGGS_SINGLE, YOUNG_LARVAE), List.of(SEALED_HONEY, POLLEN),
+            List.of(EMPTY_COMB));
+    private static final List<List<Sign>> WEAK_NUC = List.of(List.of(SEALED_HONEY), List.of(EGGS_SINGLE, SEALED_WORKER),
+            List.of(NECTAR, EMPTY_COMB), List.of(EMPTY_COMB), List.of(FOUNDATION));
+
     private static List<ReadingNotes.Side> nest() {
-        List<List<Sign>> frames = List.of(List.of(SEALED_HONEY), List.of(SEALED_HONEY, POLLEN),
-                List.of(SEALED_WORKER, POLLEN, SEALED_HONEY), List.of(SEALED_WORKER, YOUNG_LARVAE),
-                List.of(EGGS_SINGLE, OLD_LARVAE, SEALED_WORKER), List.of(EGGS_SINGLE, YOUNG_LARVAE),
-                List.of(SEALED_WORKER, OLD_LARVAE, EMPTY_COMB), List.of(SEALED_WORKER, POLLEN),
-                List.of(NECTAR, POLLEN, EMPTY_COMB), List.of(FOUNDATION));
+        return frames(GOOD_NEST);
+    }
+
+    private static List<ReadingNotes.Side> frames(List<List<Sign>> frames) {
         List<ReadingNotes.Side> sides = new ArrayList<>();
         for (int slot = 1; slot <= frames.size(); slot++) {
             List<Sign> signs = frames.get(slot - 1);
@@ -172,9 +199,18 @@ final class DemoColonies {
 
     private void read(String hive, int daysAgo, List<ReadingNotes.Side> sides, List<Sign> seen, List<Sign> absent,
             ReadingNotes.Cells... cells) {
+        read(hive, daysAgo, sides, sides.isEmpty() ? Optional.empty() : Optional.of(USUAL_BEES), seen, absent, cells);
+    }
+
+    private void counted(String hive, int daysAgo, List<ReadingNotes.Side> sides, double framesOfBees, List<Sign> seen,
+            List<Sign> absent) {
+        read(hive, daysAgo, sides, Optional.of(framesOfBees), seen, absent);
+    }
+
+    private void read(String hive, int daysAgo, List<ReadingNotes.Side> sides, Optional<Double> framesOfBees,
+            List<Sign> seen, List<Sign> absent, ReadingNotes.Cells... cells) {
         book.entry(today.minusDays(daysAgo), new HiveDeed.Read(book.hive(hive), new ReadingNotes(Set.copyOf(seen),
-                Set.copyOf(absent), List.of(cells), sides, List.of(),
-                sides.isEmpty() ? Optional.empty() : Optional.of(8.0),
+                Set.copyOf(absent), List.of(cells), sides, List.of(), framesOfBees,
                 Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
                 Optional.empty(), Optional.empty())));
     }

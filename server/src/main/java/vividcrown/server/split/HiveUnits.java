@@ -90,7 +90,7 @@ class HiveUnits {
         double area = brood.isEmpty() ? NO_AREA : areas.getOrDefault(brood.getFirst().format(), NO_AREA);
         if (newest < 0 || area <= 0) {
             return new HiveUnit(hive, Optional.empty(), Optional.empty(),
-                    Optional.of(Sentence.of("split.unread", hive.code())));
+                    Optional.of(Sentence.of("split.unread")));
         }
         ReadingNotes notes = facts.notes().get(newest);
         LocalDate readOn = facts.reads().get(newest).day();
@@ -101,7 +101,8 @@ class HiveUnits {
         int slots = brood.stream().mapToInt(StackBox::slots).sum();
         try {
             return new HiveUnit(hive,
-                    Optional.of(new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots, frames,
+                    Optional.of(new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots,
+                            frames,
                             notes.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
                             Optional.empty())),
                     Optional.of(notes), Optional.empty());

@@ -152,7 +152,9 @@ class SplitController {
         }
 
         List<UnitLine> lines() {
-            return hives.stream().map(one -> UnitLine.of(one, nameOf(one.hive()))).toList();
+            // mating nucs are seldom read: those that were are shown
+            return hives.stream().filter(one -> one.unit().isPresent() || !one.hive().purpose().isForMating())
+                    .map(one -> UnitLine.of(one, nameOf(one.hive()))).toList();
         }
 
         private String nameOf(Hive hive) {

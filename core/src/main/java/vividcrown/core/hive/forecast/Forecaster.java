@@ -69,12 +69,14 @@ public final class Forecaster {
         LocalDate rest = at.year().restBegins(at.today());
         boolean winterIsNear = rest.isBefore(at.today().plusDays(WINTER_WITHIN_DAYS));
         LocalDate until = winterIsNear ? rest : at.today();
+        LocalDate last = at.today().plusDays(Math.max(days, Run.FEED_FOR_DAYS));
+        Days there = new Days(at.year(), unit.readOn(), until.isAfter(last) ? until : last);
         Map<Luck, Run> runs = new EnumMap<>(Luck.class);
         Map<Luck, Run> fed = new EnumMap<>(Luck.class);
         for (Luck luck : Luck.values()) {
-            runs.put(luck, new Run(unit, at, luck, lays.in(luck)).followed(days, at.today()));
+            runs.put(luck, new Run(unit, at, there, luck, lays.in(luck)).followed(days, at.today()));
             // what it winters with is told of one who is kept from hunger
-            fed.put(luck, new Run(unit, at.with(true), luck, lays.in(luck)).followed(0, until));
+            fed.put(luck, new Run(unit, at.with(true), there, luck, lays.in(luck)).followed(0, until));
         }
         List<Forecast.Day> course = new ArrayList<>();
         for (int day = 0; day <= days; day++) {
@@ -87,7 +89,7 @@ public final class Forecaster {
         if (unit.flyers().isEmpty() && unit.framesOfBees() <= 0) {
             assumed.add(Sentence.of("forecast.assumed.noBees"));
         }
-        return new Forecast((int) old, course, milestones(runs, lays, at, unit), feed(unit, at, lays),
+        return new Forecast((int) old, course, milestones(runs, lays, at, unit), feed(unit, at, there, lays),
                 winter(fed, until, unit, at),
                 assumed, reasons(unit, at));
     }
@@ -152,12 +154,14 @@ public final class Forecaster {
 
     private static Milestone milestone(What what, DatedSpan when, boolean sure) {
         return new Milestone(what, when, sure,
-                sure ? Sentence.of("forecast.sure." + what.name(), when) : Sentence.of("forecast.maybe." + what.name(), when));
+                sure
+                        ? Sentence.of("forecast.sure." + what.name(), when)
+                        : Sentence.of("forecast.maybe." + what.name(), when));
     }
 
     /** What keeps even a poor run from hunger for the next weeks. */
-    private static double feed(Unit unit, Surroundings at, LaysFrom lays) {
-        double missing = new Run(unit, at.with(true), Luck.POOR, lays.in(Luck.POOR))
+    private static double feed(Unit unit, Surroundings at, Days there, LaysFrom lays) {
+        double missing = new Run(unit, at.with(true), there, Luck.POOR, lays.in(Luck.POOR))
                 .followed(Run.FEED_FOR_DAYS, at.today())
                 .missingKg();
         return missing <= 0

@@ -1,8 +1,5 @@
 package vividcrown.core.hive.forecast;
 
-import java.util.Arrays;
-import java.util.stream.IntStream;
-
 /**
  * A colony by the day of age: brood from the egg, bees in the hive, foragers. Advanced in place, one day at a time.
  *
@@ -50,7 +47,7 @@ final class Population {
     }
 
     double hiveBees() {
-        return Arrays.stream(inHive).sum();
+        return sum(inHive, 0, inHive.length);
     }
 
     double foragers() {
@@ -58,15 +55,19 @@ final class Population {
     }
 
     double broodCells() {
-        return Arrays.stream(brood).sum();
+        return sum(brood, 0, BROOD_DAYS);
     }
 
     double open() {
-        return IntStream.range(0, SEALED).mapToDouble(age -> brood[age]).sum();
+        return sum(brood, 0, SEALED);
     }
 
-    double sealed() {
-        return IntStream.range(SEALED, BROOD_DAYS).mapToDouble(age -> brood[age]).sum();
+    private static double sum(double[] all, int from, int to) {
+        double sum = 0;
+        for (int age = from; age < to; age++) {
+            sum += all[age];
+        }
+        return sum;
     }
 
     /** Of all bees, those young enough to feed brood, 0–1. */

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.hive.Unit;
+import vividcrown.core.hive.UnitQueen;
 import vividcrown.core.yard.Flow;
 
 /** One run of a hive's course: poor, likely or good. */
@@ -66,32 +67,34 @@ final class Run {
 
     private final Unit unit;
     private final Surroundings at;
+    private final Days days;
     private final Luck luck;
     private final Optional<LocalDate> lays;
 
     /** @param lays the day from which worker eggs are laid in this run; empty if they never are */
-    Run(Unit unit, Surroundings at, Luck luck, Optional<LocalDate> lays) {
+    Run(Unit unit, Surroundings at, Days days, Luck luck, Optional<LocalDate> lays) {
         this.unit = unit;
         this.at = at;
+        this.days = days;
         this.luck = luck;
         this.lays = lays;
         this.fewestOn = at.today();
     }
 
-    /** Follows it from the day it was read. @param days from today */
-    Run followed(int days, LocalDate rest) {
+    /** Follows it from the day it was read. @param ahead days from today */
+    Run followed(int ahead, LocalDate rest) {
         Growth growth = luck.growth.times(at.ownGrowth());
         Population colony = Start.of(unit, growth, at.year());
         double food = unit.foodKg() + HONEY_IN_A_BEE_KG * colony.bees();
-        LocalDate last = rest.isAfter(at.today().plusDays(days)) ? rest : at.today().plusDays(days);
+        LocalDate last = rest.isAfter(at.today().plusDays(ahead)) ? rest : at.today().plusDays(ahead);
         for (LocalDate day = unit.readOn(); !day.isAfter(last); day = day.plusDays(1)) {
             if (!day.isBefore(at.today())) {
-                look(day, colony, food, (int) (day.toEpochDay() - at.today().toEpochDay()) <= days);
+                look(day, colony, food, (int) (day.toEpochDay() - at.today().toEpochDay()) <= ahead);
             }
             if (day.equals(rest)) {
                 atRest = colony.bees();
             }
-            double flying = at.year().flying(day);
+            double flying = days.flying(day);
             food += income(colony, day, flying) - USES_KG - EACH_BEE_USES_KG * colony.bees();
             double eggs = food <= 0 && !at.fed() ? 0 : eggs(colony, day, growth);
             colony.next(eggs, flying);
@@ -101,7 +104,7 @@ final class Run {
             if (food <= 0) {
                 boolean soon = !day.isBefore(at.today()) && day.isBefore(at.today().plusDays(FEED_FOR_DAYS));
                 missingKg += soon ? -food : 0;
-                if (starves.isEmpty() && !day.isBefore(at.today()) && !day.isAfter(at.today().plusDays(days))) {
+                if (starves.isEmpty() && !day.isBefore(at.today()) && !day.isAfter(at.today().plusDays(ahead))) {
                     starves = Optional.of(day);
                 }
                 food = 0;
@@ -133,12 +136,13 @@ final class Run {
         }
         double ofHer = 1;
         int laying = (int) (day.toEpochDay() - lays.orElseThrow().toEpochDay());
-        if (unit.queen().winters().orElse(1) == 0 && laying < YOUNG_QUEEN_DAYS) {
+        boolean untried = unit.queen().is() != UnitQueen.Is.KEPT && unit.queen().winters().orElse(1) == 0;
+        if (untried && laying < YOUNG_QUEEN_DAYS) {
             ofHer = YOUNG_QUEEN_BEGINS_WITH + (1 - YOUNG_QUEEN_BEGINS_WITH) * laying / YOUNG_QUEEN_DAYS;
         } else if (unit.queen().winters().orElse(1) >= OLD_FROM_WINTERS) {
             ofHer = OLD_QUEEN_LAYS;
         }
-        double her = growth.eggsADay() * ofHer * at.year().laying(day);
+        double her = growth.eggsADay() * ofHer * days.laying(day);
         double nursed = colony.canRear() / 9;
         // who has filled its box is given room
         int frames = room.isPresent() ? Math.max(unit.slots(), FULL_BOX) : unit.slots();
@@ -156,7 +160,7 @@ final class Run {
             }
         }
         double frames = unit.side().framesCoveredBy((int) bees);
-        boolean hardlyANurse = colony.nurseShare() < HARDLY_A_NURSE && at.year().flying(day) > 0.3;
+        boolean hardlyANurse = colony.nurseShare() < HARDLY_A_NURSE && days.flying(day) > 0.3;
         boolean broodless = colony.broodCells() < FEWEST_BEES / 4;
         if (collapses.isEmpty() && noted && (bees < FEWEST_BEES || broodless && hardlyANurse && !hasQueen(day))) {
             collapses = Optional.of(day);
