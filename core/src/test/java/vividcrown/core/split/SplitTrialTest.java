@@ -42,7 +42,7 @@ class SplitTrialTest {
             List<Unit> yard = RandomYard.of(2 + luck.nextInt(7), SplitPlannerTest.JUN_8, luck);
             RecipeKind kind = KINDS.get(seed % KINDS.size());
             SplitPlan plan = SplitPlanner.plan(
-                    SplitPlannerTest.ask(SplitPlannerTest.on(SplitPlannerTest.JUN_8, Flow.GOOD), kind, yard), 0.4);
+                    SplitPlannerTest.ask(SplitPlannerTest.on(SplitPlannerTest.JUN_8, Flow.GOOD), kind, yard), 0.2);
             made += plan.newUnits().size();
             replay("yard " + seed + " " + kind, plan, yard);
         }
@@ -162,7 +162,7 @@ class SplitTrialTest {
                     1);
             int best = exhaustive(question, recipe);
             found += best;
-            assertThat(SplitPlanner.plan(question, 2).newUnits()).as("yard %d", seed).hasSize(best);
+            assertThat(SplitPlanner.plan(question, 0.8).newUnits()).as("yard %d", seed).hasSize(best);
         }
         assertThat(found).isPositive();
     }

@@ -19,7 +19,7 @@ final class WalkAway {
     }
 
     static SplitRecipe recipe() {
-        return new SplitRecipe(RecipeKind.WALK_AWAY, new Frames(3, 4, 1, 1, 1, 1), 4, 6, 1, Gets.RAISES_ITS_OWN,
+        return new SplitRecipe(RecipeKind.WALK_AWAY, new Frames(3, 4, 1, 1, 1, 1), 3.5, 6, 1, Gets.RAISES_ITS_OWN,
                 Place.AWAY, Donor.ANY, new When(75, false, 5, Flow.LITTLE, true), new Target(1.2, 3.5),
                 FIRST_LOOK_AFTER_DAYS);
     }
