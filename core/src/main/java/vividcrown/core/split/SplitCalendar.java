@@ -49,15 +49,15 @@ final class SplitCalendar {
         switch (recipe.gets()) {
             case RAISES_ITS_OWN -> {
                 steps.add(step(DaySpan.ofDays(7, 7, 9).from(day), "split.step.reduceCells"));
-                handsOff(steps, DaySpan.ofDays(10, 12, 24).from(day));
+                handsOff(steps, DaySpan.ofDays(10, 12, Math.max(12, recipe.handsOffDays())).from(day));
             }
             case RIPE_CELL -> {
                 steps.add(step(DaySpan.ofDays(RIPE_CELL_AFTER_DAYS, 1, 2).from(day), "split.step.cell"));
                 steps.add(step(assumptions.span(Figure.EMERGENCE_CHECK).plus(DaySpan.ofDays(1)).from(day),
                         "split.step.emerged"));
-                handsOff(steps, new DatedSpan(day.plusDays(5), day.plusDays(6), day.plusDays(14)));
+                handsOff(steps, DaySpan.ofDays(5, 6, Math.max(6, recipe.handsOffDays())).from(day));
             }
-            case VIRGIN -> handsOff(steps, DaySpan.ofDays(1, 2, 14).from(day));
+            case VIRGIN -> handsOff(steps, DaySpan.ofDays(1, 2, Math.max(2, recipe.handsOffDays())).from(day));
             case MATED_QUEEN -> {
                 steps.add(step(DatedSpan.on(day), "split.step.queen"));
                 steps.add(step(DaySpan.ofDays(4, 4, 5).from(day), "split.step.released"));

@@ -72,7 +72,7 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
 
     /** What hangs where no frame came. */
     public enum Filled {
-        A_FRAME, DRAWN, FOUNDATION, FEEDER
+        A_FRAME, DRAWN, FOUNDATION
     }
 
     /** A step with its days. */
