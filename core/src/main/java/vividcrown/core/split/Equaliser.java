@@ -92,6 +92,9 @@ public final class Equaliser {
         if (unit.is(UnitTrait.SUSPECT)) {
             return Optional.of(Sentence.of("equalise.waits.suspect"));
         }
+        if (unit.is(UnitTrait.ROBBED)) {
+            return Optional.of(Sentence.of("equalise.waits.robbed"));
+        }
         if (unit.is(UnitTrait.HANDS_OFF) || unit.queen().is().isYoung()) {
             return Optional.of(Sentence.of("equalise.waits.young"));
         }

@@ -128,6 +128,13 @@ public final class SplitPlanner {
                         : floor);
             }
         }
+        question.locks().stream().filter(SplitQuestion.Lock::goes).filter(lock -> hives.stream()
+                .filter(hive -> hive.code().equals(lock.hive())).flatMap(hive -> hive.frames().stream())
+                .anyMatch(frame -> frame.at().equals(lock.frame())
+                        && recipes.stream().noneMatch(recipe -> DonorRules.mayLeave(frame, recipe)
+                                && SplitModel.isOfUse(frame, recipe))))
+                .forEach(lock -> objections
+                        .add(Objection.warn("split.lockStays", lock.hive(), lock.frame().toString())));
         question.locks().stream().filter(lock -> hives.stream().noneMatch(hive -> hive.code().equals(lock.hive())))
                 .forEach(lock -> objections
                         .add(Objection.warn("split.lockElsewhere", lock.hive(), lock.frame().toString())));
