@@ -37,7 +37,6 @@ public final class SplitPlanner {
 
     private static final double OF_THE_TIME_FOR_THE_BEST = 0.6;
     private static final double OF_THE_TIME_FOR_THE_SECOND = 0.25;
-    private static final int MOST_HIVES = 400;
 
     private final SplitQuestion question;
     private final double mostSeconds;
@@ -121,7 +120,7 @@ public final class SplitPlanner {
                     usualFloor(hive, question.conditions()));
             if (no.isPresent()) {
                 leftOut.add(new LeftOut(hive.code(), no.get()));
-            } else if (hives.size() < MOST_HIVES) {
+            } else {
                 hives.add(hive);
                 floors.add(hive.is(UnitTrait.SWARM_CELLS)
                         ? new Floor(hive.broodFrames() - 1, floor.bees())
