@@ -13,6 +13,11 @@ export function ReckonedLine({ about }: { about: SplitPage['with'] }) {
         flow: t(`splits.flow.${about.flow}`),
       })}
       {about.beetles && ` ${t('splits.beetles')}`}
+      {about.ownCounts > 0 &&
+        ` ${t('splits.ownGrowth', {
+          count: about.ownCounts,
+          percent: Math.round(about.ownGrowth * 100),
+        })}`}
     </p>
   )
 }

@@ -156,11 +156,18 @@ function Found({
             </li>
           ))}
       </ul>
-      {fast.length > 0 && (
-        <button className="act no-print mt-2" onClick={onFree}>
-          {t('splits.free', { count: fast.length })}
-        </button>
-      )}
+      <div className="no-print mt-2 flex gap-3">
+        {plan.newUnits.length > 0 && (
+          <button className="act" onClick={() => window.print()}>
+            {t('splits.print')}
+          </button>
+        )}
+        {fast.length > 0 && (
+          <button className="act" onClick={onFree}>
+            {t('splits.free', { count: fast.length })}
+          </button>
+        )}
+      </div>
       <div className="mt-4 gap-x-10 lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div>
           {giving.map(({ donor, line }) => (
@@ -290,7 +297,7 @@ function Unit({ unit, lines }: { unit: NewUnit; lines: UnitLine[] }) {
       <ol className="text-sm">
         {unit.layout.map((place) => (
           <li key={place.slot}>
-            {place.slot} ·{' '}
+            <Box /> {place.slot} ·{' '}
             {place.fromHive && place.from
               ? t('splits.frameFrom', {
                   hive: place.fromHive,
@@ -312,7 +319,7 @@ function Unit({ unit, lines }: { unit: NewUnit; lines: UnitLine[] }) {
       <ul className="mt-2 text-sm">
         {unit.calendar.map((step) => (
           <li key={step.text + step.when.earliest} className={step.handsOff ? 'italic' : ''}>
-            <strong>{saySpan(step.when)}</strong> {step.text}
+            <Box /> <strong>{saySpan(step.when)}</strong> {step.text}
           </li>
         ))}
       </ul>
@@ -325,6 +332,15 @@ function Unit({ unit, lines }: { unit: NewUnit; lines: UnitLine[] }) {
       </ul>
       <Reasons reasons={unit.reasons}>{t('splits.why')}</Reasons>
     </details>
+  )
+}
+
+/** To be ticked on paper. */
+function Box() {
+  return (
+    <span aria-hidden className="hidden print:inline">
+      ☐
+    </span>
   )
 }
 

@@ -51,6 +51,8 @@ public final class Equaliser {
     private static final int MOVE = 20;
     private static final int OPENED = 35;
     private static final int MOST_GIFTS = 4;
+    /** A yard is hardly ever more than a moment; none goes without. */
+    private static final double LEAST_SECONDS = 0.3;
     private static final int HUNDREDTHS = 100;
     /** Taking turns: the same question has the same answer every time, on every machine. */
     private static final int WORKERS = 4;
@@ -73,7 +75,7 @@ public final class Equaliser {
         double gap = 0;
         double seconds = 0;
         for (List<Unit> yard : yards.values()) {
-            OfYard of = new OfYard(question, yard, mostSeconds / yards.size());
+            OfYard of = new OfYard(question, yard, Math.max(LEAST_SECONDS, mostSeconds / yards.size()));
             gifts.addAll(of.gifts);
             pools.addAll(of.pools);
             proven &= of.proven;
@@ -91,6 +93,9 @@ public final class Equaliser {
     private static Optional<Sentence> waits(Unit unit) {
         if (unit.is(UnitTrait.SUSPECT)) {
             return Optional.of(Sentence.of("equalise.waits.suspect"));
+        }
+        if (unit.is(UnitTrait.ROBBED)) {
+            return Optional.of(Sentence.of("equalise.waits.robbed"));
         }
         if (unit.is(UnitTrait.HANDS_OFF) || unit.queen().is().isYoung()) {
             return Optional.of(Sentence.of("equalise.waits.young"));

@@ -35,6 +35,7 @@ public final class LateSeason {
 
     /** Bees need so many warm days to move in and order their stores. */
     private static final int BEFORE_THE_COLD_DAYS = 14;
+    private static final int BEFORE_IT_COLLAPSES_DAYS = 7;
     private static final double WARM_CELSIUS = 15;
     private static final double STRONG_AT_REST = 8;
     private static final double CERTAIN = 0.9;
@@ -109,7 +110,11 @@ public final class LateSeason {
             List<String> taken) {
         Unit unit = one.unit();
         LocalDate warm = lastWarm(at);
-        LocalDate unite = notPast(warm.minusDays(BEFORE_THE_COLD_DAYS), at.day());
+        // bees who wait too long are worth nothing to anybody
+        LocalDate whileWorth = one.forecast().milestone(Forecast.What.COLLAPSES)
+                .map(end -> end.when().earliest().minusDays(BEFORE_IT_COLLAPSES_DAYS)).orElse(warm);
+        LocalDate before = warm.minusDays(BEFORE_THE_COLD_DAYS);
+        LocalDate unite = notPast(whileWorth.isBefore(before) ? whileWorth : before, at.day());
         double chance = one.chance();
         if (unit.is(UnitTrait.SUSPECT)) {
             return fate(one, LateSeasonPlan.Use.SETTLE_DISEASE, at.day(), Optional.empty(), 0, "late.suspect");

@@ -203,10 +203,14 @@ final class SplitModel {
     }
 
     private boolean isOffered(int hive, FrameSeen frame, Group group) {
-        boolean any = frame.comb().isOfBrood() && group.recipe().frames().broodBest() > 0
-                || frame.comb().isOfFood() && group.recipe().frames().food() > 0;
-        return any && DonorRules.mayLeave(frame, group.recipe())
+        return isOfUse(frame, group.recipe()) && DonorRules.mayLeave(frame, group.recipe())
                 && !question.locked(hives.get(hive).code(), false).contains(frame.at());
+    }
+
+    /** A frame of a kind that goes into such a unit. */
+    static boolean isOfUse(FrameSeen frame, SplitRecipe recipe) {
+        return frame.comb().isOfBrood() && recipe.frames().broodBest() > 0
+                || frame.comb().isOfFood() && recipe.frames().food() > 0;
     }
 
     private IntVar shaken(int hive, LinearExprBuilder bees, Group group) {

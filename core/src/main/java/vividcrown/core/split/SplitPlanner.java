@@ -37,7 +37,6 @@ public final class SplitPlanner {
 
     private static final double OF_THE_TIME_FOR_THE_BEST = 0.6;
     private static final double OF_THE_TIME_FOR_THE_SECOND = 0.25;
-    private static final int MOST_HIVES = 400;
 
     private final SplitQuestion question;
     private final double mostSeconds;
@@ -121,13 +120,20 @@ public final class SplitPlanner {
                     usualFloor(hive, question.conditions()));
             if (no.isPresent()) {
                 leftOut.add(new LeftOut(hive.code(), no.get()));
-            } else if (hives.size() < MOST_HIVES) {
+            } else {
                 hives.add(hive);
                 floors.add(hive.is(UnitTrait.SWARM_CELLS)
                         ? new Floor(hive.broodFrames() - 1, floor.bees())
                         : floor);
             }
         }
+        question.locks().stream().filter(SplitQuestion.Lock::goes).filter(lock -> hives.stream()
+                .filter(hive -> hive.code().equals(lock.hive())).flatMap(hive -> hive.frames().stream())
+                .anyMatch(frame -> frame.at().equals(lock.frame())
+                        && recipes.stream().noneMatch(recipe -> DonorRules.mayLeave(frame, recipe)
+                                && SplitModel.isOfUse(frame, recipe))))
+                .forEach(lock -> objections
+                        .add(Objection.warn("split.lockStays", lock.hive(), lock.frame().toString())));
         question.locks().stream().filter(lock -> hives.stream().noneMatch(hive -> hive.code().equals(lock.hive())))
                 .forEach(lock -> objections
                         .add(Objection.warn("split.lockElsewhere", lock.hive(), lock.frame().toString())));

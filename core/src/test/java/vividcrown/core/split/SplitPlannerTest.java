@@ -220,4 +220,28 @@ class SplitPlannerTest {
         assertThat(without.newUnits()).hasSameSizeAs(plan.newUnits());
         assertThat(without.newUnits()).flatExtracting(NewUnit::moves).noneMatch(move -> move.from().equals(taken));
     }
+
+    /** Held to go, the queen's frame stays all the same, and it is said. */
+    @Test
+    void the_queens_frame_cannot_be_held_to_go() {
+        SplitQuestion free = ask(on(JUN_8, Flow.GOOD), RecipeKind.MATED_QUEEN_SPLIT,
+                List.of(withQueenOn(Units.production("H 1", JUN_8, 9), 5)));
+        SplitPlan plan = SplitPlanner
+                .plan(new SplitQuestion(free.conditions(), free.hives(), free.wanted(), free.place(),
+                        free.stock(), free.floors(),
+                        List.of(new SplitQuestion.Lock("H 1", new FrameSeen.FrameAt(1, 5), true)), free.roads(), 1), 2);
+        assertThat(plan.newUnits()).flatExtracting(NewUnit::moves).noneMatch(move -> move.from().slot() == 5);
+        assertThat(plan.objections().toString()).contains("held to go, but stays");
+    }
+
+    /** In March it is too early to mate, in September too late. */
+    @Test
+    void too_early_and_too_late_are_two_things() {
+        LocalDate march = LocalDate.of(2026, 3, 25);
+        LocalDate september = LocalDate.of(2026, 9, 15);
+        assertThat(SplitPlanner.plan(ask(on(march, Flow.GOOD), RecipeKind.WALK_AWAY,
+                List.of(Units.production("H 1", march, 9))), 1).objections().toString()).contains("too early");
+        assertThat(SplitPlanner.plan(ask(on(september, Flow.GOOD), RecipeKind.WALK_AWAY,
+                List.of(Units.production("H 1", september, 9))), 1).objections().toString()).contains("too late");
+    }
 }

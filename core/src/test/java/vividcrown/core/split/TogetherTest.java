@@ -184,7 +184,9 @@ class TogetherTest {
                 Units.with(Units.production("H 6", sep, 6), UnitTrait.SUSPECT));
         assertThat(fate(plan, "H 4").use()).isEqualTo(Use.UNITE);
         assertThat(fate(plan, "H 4").into()).contains("H 1");
-        assertThat(fate(plan, "H 4").decideBy()).isEqualTo(plan.lastWarmDay().minusDays(14));
+        // old bees without a queen are worth nothing long before it is cold
+        assertThat(fate(plan, "H 4").decideBy()).isBetween(sep, plan.lastWarmDay().minusDays(14));
+        assertThat(fate(plan, "H 1").decideBy()).isEqualTo(plan.lastWarmDay().minusDays(14));
         assertThat(fate(plan, "H 5").use()).isEqualTo(Use.SHAKE_OUT);
         assertThat(fate(plan, "N 2").use()).isEqualTo(Use.LOOK);
         assertThat(fate(plan, "H 6").use()).isEqualTo(Use.SETTLE_DISEASE);

@@ -41,7 +41,7 @@ import vividcrown.server.problem.Refusal;
  * @param queenLays when she began or will begin to lay; for one who has laid for long leave it out
  * @param queenWinters winters behind her
  * @param queenChance that it is so, 0–1; 1 if left out, 0.9 for NONE, who may be a virgin that was missed
- * @param traits what decides what it may give and get
+ * @param traits what decides what it may give and get; cells on a frame are taken to be for a swarm
  * @param signs seen at the whole hive; those of disease stop it, DEFENSIVE and ROBBING count as such
  * @param lastEggOn when the last egg was laid, if laying stopped
  * @param floorBrood frames of brood it must keep, in place of the usual
@@ -214,6 +214,9 @@ record HiveInput(@NotBlank @Size(max = 20) String code, @Nullable @Size(max = 60
         int slot = input.slot() == null ? 1 : input.slot();
         boolean queen = Boolean.TRUE.equals(input.queenSeen()) || seen.contains(Sign.QUEEN);
         boolean cells = Boolean.TRUE.equals(input.cells()) || seen.contains(Sign.QUEEN_CELLS);
+        if (cells) {
+            all.add(UnitTrait.SWARM_CELLS);
+        }
         for (int nth = 0; nth < count; nth++) {
             if (input.slot() == null) {
                 while (taken.contains(new FrameSeen.FrameAt(box, slot))) {

@@ -254,6 +254,11 @@ class SplitReckonController {
             }
         }
         of.refuse();
+        boolean away = wanted.stream()
+                .anyMatch(one -> (asked.unitsAt() == null ? one.recipe().place() : asked.unitsAt()) == Place.AWAY);
+        if (away && of.at.kilometres() == 0) {
+            of.assumed.add(Sentence.of("split.assumed.away").toString());
+        }
         Map<String, Floor> floors = new HashMap<>();
         for (int at = 0; at < hives.size(); at++) {
             HiveInput input = asked.hives().get(at);

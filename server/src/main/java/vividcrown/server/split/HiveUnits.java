@@ -61,7 +61,16 @@ class HiveUnits {
      * @param notes the reading that it rests on
      * @param unread why there is no unit
      */
-    record HiveUnit(Hive hive, Optional<Unit> unit, Optional<ReadingNotes> notes, Optional<Sentence> unread) {
+    record HiveUnit(Hive hive, Optional<Unit> unit, Optional<ReadingNotes> notes, Optional<Sentence> unread,
+            List<Counted> earlier) {
+    }
+
+    /**
+     * The hive as it was counted before, and what was counted next, with no frame moved in between.
+     *
+     * @param framesOfBees at the next count
+     */
+    record Counted(Unit before, LocalDate on, double framesOfBees) {
     }
 
     /** To be asked outside of any transaction, see {@link ColonyStandings#of}. */
@@ -89,28 +98,52 @@ class HiveUnits {
                 .toList();
         double area = brood.isEmpty() ? NO_AREA : areas.getOrDefault(brood.getFirst().format(), NO_AREA);
         if (newest < 0 || area <= 0) {
-            return new HiveUnit(hive, Optional.empty(), Optional.empty(),
-                    Optional.of(Sentence.of("split.unread")));
+            return new HiveUnit(hive, Optional.empty(), Optional.empty(), Optional.of(Sentence.of("split.unread")),
+                    List.of());
         }
         ReadingNotes notes = facts.notes().get(newest);
-        LocalDate readOn = facts.reads().get(newest).day();
+        try {
+            return new HiveUnit(hive, Optional.of(unit(hive, yard, facts, newest, standing, stack, brood, area)),
+                    Optional.of(notes), Optional.empty(), earlier(hive, yard, facts, standing, stack, brood, area));
+        } catch (IllegalArgumentException impossible) {
+            // what was noted cannot be: it says so instead of being reckoned with
+            return new HiveUnit(hive, Optional.empty(), Optional.of(notes), Optional
+                    .of(Sentence.of("split.impossible", hive.code(), String.valueOf(impossible.getMessage()))),
+                    List.of());
+        }
+    }
+
+    /** As it was read then; its queen and what is so about it are today's. */
+    private static Unit unit(Hive hive, Yard yard, ColonyBook.Facts facts, int read, ColonyStanding standing,
+            List<StackBox> stack, List<StackBox> brood, double area) {
+        ReadingNotes notes = facts.notes().get(read);
         List<FrameSeen> frames = new ArrayList<>();
         for (StackBox box : brood) {
             box.frames().forEach(frame -> frames.add(frame(notes, box.level(), frame.slot())));
         }
         int slots = brood.stream().mapToInt(StackBox::slots).sum();
-        try {
-            return new HiveUnit(hive,
-                    Optional.of(new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots,
-                            frames,
-                            notes.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
-                            Optional.empty())),
-                    Optional.of(notes), Optional.empty());
-        } catch (IllegalArgumentException impossible) {
-            // what was noted cannot be: it says so instead of being reckoned with
-            return new HiveUnit(hive, Optional.empty(), Optional.of(notes),
-                    Optional.of(Sentence.of("split.impossible", hive.code(), String.valueOf(impossible.getMessage()))));
+        return new Unit(hive.code(), yard.name(), hive.purpose(), facts.reads().get(read).day(), new Strength(area),
+                slots,
+                frames, notes.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
+                Optional.empty());
+    }
+
+    private static List<Counted> earlier(Hive hive, Yard yard, ColonyBook.Facts facts, ColonyStanding standing,
+            List<StackBox> stack, List<StackBox> brood, double area) {
+        List<Counted> all = new ArrayList<>();
+        for (int at = 0; at + 1 < facts.reads().size(); at++) {
+            LocalDate from = facts.reads().get(at).day();
+            LocalDate to = facts.reads().get(at + 1).day();
+            Optional<Double> counted = facts.notes().get(at + 1).covered();
+            boolean moved = facts.moves().stream()
+                    .anyMatch(move -> !move.day().isBefore(from) && !move.day().isAfter(to));
+            boolean whole = !facts.notes().get(at).sides().isEmpty() && facts.notes().get(at).covered().isPresent();
+            if (whole && counted.isPresent() && !moved && to.isAfter(from)
+                    && standing.leading() == Status.LAYING_QUEEN) {
+                all.add(new Counted(unit(hive, yard, facts, at, standing, stack, brood, area), to, counted.get()));
+            }
         }
+        return all;
     }
 
     private static FrameSeen frame(ReadingNotes notes, int level, int slot) {

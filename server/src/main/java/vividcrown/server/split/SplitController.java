@@ -8,7 +8,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +26,8 @@ import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.hive.Unit;
 import vividcrown.core.hive.UnitQueen;
 import vividcrown.core.hive.UnitTrait;
+import vividcrown.core.hive.forecast.OwnGrowth;
+import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.EqualiseQuestion;
 import vividcrown.core.split.Equaliser;
@@ -91,8 +92,11 @@ class SplitController {
      * @param flow what the bees find
      * @param flowAssumed nobody said so and too few hives were looked at
      * @param beetles small hive beetle is about
+     * @param ownGrowth by the operation's own counts, its units grow so many times as fast as is usual
+     * @param ownCounts pairs of counts that this rests on; 0 if it is the trade's
      */
-    record ReckonedWith(LocalDate day, String yardName, Flow flow, boolean flowAssumed, boolean beetles) {
+    record ReckonedWith(LocalDate day, String yardName, Flow flow, boolean flowAssumed, boolean beetles,
+            double ownGrowth, int ownCounts) {
     }
 
     /** @param goes into a new unit; otherwise it stays */
@@ -180,8 +184,21 @@ class SplitController {
         boolean beetles = place.conditions().contains(SiteCondition.BEETLES);
         Conditions at = new Conditions(day, new BeeYear(place.isSouthern(), place.climateOfPlace()),
                 flow.map(YardFlow.FlowView::flow).orElse(Flow.LITTLE), beetles, kilometres, settings.assumptions());
-        return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles),
-                units.of(rows, places, now), places);
+        List<HiveUnits.HiveUnit> known = units.of(rows, places, now);
+        OwnGrowth own = own(known, at);
+        return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles,
+                Math.round(100 * own.factor()) / 100.0, own.pairs()), known, places);
+    }
+
+    /** What was foreseen at each count held against the next. What came in then is not known: a little is taken. */
+    private static OwnGrowth own(List<HiveUnits.HiveUnit> known, Conditions at) {
+        List<OwnGrowth.Pair> pairs = new ArrayList<>();
+        known.forEach(one -> one.earlier()
+                .forEach(counted -> pairs.add(new OwnGrowth.Pair(counted.before(), counted.on(),
+                        counted.framesOfBees(),
+                        new Surroundings(counted.before().readOn(), at.year(), Flow.LITTLE, true, 1,
+                                at.assumptions())))));
+        return OwnGrowth.of(pairs);
     }
 
     @PostMapping("/plan")
@@ -200,7 +217,7 @@ class SplitController {
         }
         SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
                 List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
-                new HashMap<>(), locks, Map.of(), 1);
+                Map.of(), locks, Map.of(), asked.with().ownGrowth());
         return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(SplitPlanner.plan(question, SECONDS)));
     }
 

@@ -474,11 +474,11 @@ class ColonyTest {
     void a_hive_belongs_to_its_queen_and_counts_its_bees() {
         JsonNode page = page("H 1");
         assertThat(page.path("queens").get(0).path("name").asString()).isEqualTo("Runa");
-        // eight Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
-        assertThat(page.path("strength").path("bees").asInt()).isBetween(22_000, 24_000);
+        // nine Dadant frames, 127.5 bees a dm² on both sides of 11.3 dm²
+        assertThat(page.path("strength").path("bees").asInt()).isBetween(25_000, 27_000);
         assertThat(page.path("strength").path("plausible").asBoolean()).isTrue();
-        // nearly four sides full of sealed brood, 4,520 cells each
-        assertThat(page.path("strength").path("sealedCells").asInt()).isBetween(15_000, 22_000);
-        assertThat(page.path("strength").path("framesToCome").asDouble()).isBetween(5.0, 8.0);
+        // between eight and nine sides full of sealed brood, 4,520 cells each
+        assertThat(page.path("strength").path("sealedCells").asInt()).isBetween(36_000, 41_000);
+        assertThat(page.path("strength").path("framesToCome").asDouble()).isBetween(12.5, 14.5);
     }
 }

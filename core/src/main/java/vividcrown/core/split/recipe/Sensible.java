@@ -19,6 +19,8 @@ public final class Sensible {
     /** From the split to the virgin out of a cell raised on its own eggs. */
     private static final int OWN_CELL_EMERGES_DAYS = 12;
     private static final int GIVEN_CELL_EMERGES_DAYS = 3;
+    /** A season whose end is nearer than this has not begun yet, or is on. */
+    private static final int THIS_SEASON_DAYS = 240;
     private static final double TOO_COLD_TO_OPEN_CELSIUS = 10;
     private static final double HARDLY_GROWING = 0.3;
 
@@ -97,7 +99,7 @@ public final class Sensible {
             return Optional.of(Objection.warn("split.mating.hive", out, percent));
         }
         return Optional.of(chance.lastSensibleEmergence(at.day())
-                .filter(last -> last.isAfter(out) && last.isBefore(at.day().plusDays(150)))
+                .filter(last -> last.isAfter(out) && last.isBefore(at.day().plusDays(THIS_SEASON_DAYS)))
                 .map(_ -> Objection.refuse("split.mating.early", out, percent))
                 .orElse(Objection.refuse("split.mating.late", out, percent)));
     }
