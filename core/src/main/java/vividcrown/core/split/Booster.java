@@ -86,6 +86,9 @@ public final class Booster {
         if (unit.is(UnitTrait.SUSPECT)) {
             return Optional.of(Objection.refuse("boost.suspect"));
         }
+        if (unit.is(UnitTrait.SWARM_CELLS)) {
+            return Optional.of(Objection.refuse("boost.cells"));
+        }
         if (unit.is(UnitTrait.ROBBED)) {
             return Optional.of(Objection.refuse("boost.robbed"));
         }

@@ -30,7 +30,25 @@ public final class DonorRules {
 
     /** Why a hive gives nothing at all on that day; empty if it may. */
     public static Optional<Sentence> refuses(Unit hive, LocalDate day) {
-        return refusesBees(hive, day).or(() -> switch (hive.queen().is()) {
+        return refusesNow(hive, day).or(() -> refusesByKind(hive));
+    }
+
+    /** The same where its old queen is taken out in a nuc of her own. */
+    static Optional<Sentence> refusesHerNuc(Unit hive, LocalDate day) {
+        return refusesEvenHerNuc(hive, day).or(() -> refusesByKind(hive));
+    }
+
+    /** By what it is kept for, and by its queen. */
+    private static Optional<Sentence> refusesByKind(Unit hive) {
+        return switch (hive.purpose()) {
+            case PRODUCTION, DRONE_COLONY, NUC -> refusesByQueen(hive);
+            case BUILDER, MATING_NUC, MINI_NUC, BANK ->
+                Optional.of(Sentence.of("donor.purpose", hive.code(), hive.purpose().sentence()));
+        };
+    }
+
+    private static Optional<Sentence> refusesByQueen(Unit hive) {
+        return switch (hive.queen().is()) {
             case LAYING -> Optional.empty();
             case KEPT, VIRGIN, CELL, NONE, LAYING_WORKERS, DRONE_LAYER ->
                 Optional.of(Sentence.of("donor.queen." + hive.queen().is().name(), hive.code()));
@@ -38,20 +56,17 @@ public final class DonorRules {
             case UNKNOWN -> hive.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
                     ? Optional.empty()
                     : Optional.of(Sentence.of("donor.queen.UNKNOWN", hive.code()));
-        });
-    }
-
-    /** The same, whatever its queen. */
-    private static Optional<Sentence> refusesBees(Unit hive, LocalDate day) {
-        return refusesNow(hive, day).or(() -> switch (hive.purpose()) {
-            case PRODUCTION, DRONE_COLONY, NUC -> Optional.empty();
-            case BUILDER, MATING_NUC, MINI_NUC, BANK ->
-                Optional.of(Sentence.of("donor.purpose", hive.code(), hive.purpose().sentence()));
-        });
+        };
     }
 
     /** The same, whatever its queen and its purpose. */
     static Optional<Sentence> refusesNow(Unit hive, LocalDate day) {
+        return refusesEvenHerNuc(hive, day).or(() -> Optional.of(Sentence.of("donor.swarmCells", hive.code()))
+                .filter(_ -> hive.is(UnitTrait.SWARM_CELLS)));
+    }
+
+    /** The same for the nuc of its old queen, which is what is done about cells. */
+    private static Optional<Sentence> refusesEvenHerNuc(Unit hive, LocalDate day) {
         if (hive.is(UnitTrait.SUSPECT)) {
             return Optional.of(Sentence.of("donor.suspect", hive.code()));
         }

@@ -97,6 +97,9 @@ public final class Equaliser {
         if (unit.is(UnitTrait.ROBBED)) {
             return Optional.of(Sentence.of("equalise.waits.robbed"));
         }
+        if (unit.is(UnitTrait.SWARM_CELLS)) {
+            return Optional.of(Sentence.of("equalise.waits.cells"));
+        }
         if (unit.is(UnitTrait.HANDS_OFF) || unit.queen().is().isYoung()) {
             return Optional.of(Sentence.of("equalise.waits.young"));
         }

@@ -123,6 +123,9 @@ public final class LateSeason {
         if (cold) {
             return fate(one, LateSeasonPlan.Use.LEAVE, at.day(), Optional.empty(), chance, "late.tooCold");
         }
+        if (unit.is(UnitTrait.SWARM_CELLS)) {
+            return fate(one, LateSeasonPlan.Use.LOOK, at.day(), Optional.empty(), chance, "late.cells");
+        }
         boolean strong = one.forecast().in(0).framesOfBees().likely() >= 4;
         Optional<Standing> host = host(one, all, taken);
         return switch (unit.queen().is()) {
@@ -197,6 +200,7 @@ public final class LateSeason {
                         && other.unit().yard().equals(one.unit().yard()) && !taken.contains(other.unit().code())
                         && other.unit().queen().is().isQueenright() && !other.unit().is(UnitTrait.SUSPECT)
                         && !other.unit().is(UnitTrait.ROBBED) && !other.unit().is(UnitTrait.HANDS_OFF)
+                        && !other.unit().is(UnitTrait.SWARM_CELLS)
                         && other.unit().purpose() != Purpose.BANK && other.chance() > one.chance())
                 .min(Comparator.comparing((Standing other) -> !other.isGood())
                         .thenComparing(other -> other.unit().purpose() != Purpose.PRODUCTION)

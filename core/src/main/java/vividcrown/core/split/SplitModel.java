@@ -138,7 +138,9 @@ final class SplitModel {
         Map<Integer, IntVar> shaken = new LinkedHashMap<>();
         long onFrames = Math.round(HUNDREDTHS * group.drift().stayOnFrames());
         for (int hive = 0; hive < hives.size(); hive++) {
-            if (group.hive().isPresent() && group.hive().get() != hive) {
+            boolean another = group.hive().isPresent() && group.hive().get() != hive;
+            // cells for a swarm: the hive is dealt with by taking its queen, and by nothing else
+            if (another || hives.get(hive).is(UnitTrait.SWARM_CELLS) && !group.takesQueen()) {
                 continue;
             }
             Map<FrameSeen, BoolVar> ofHive = new LinkedHashMap<>();

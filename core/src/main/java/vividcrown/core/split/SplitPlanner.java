@@ -76,7 +76,7 @@ public final class SplitPlanner {
             }
             return nothing();
         }
-        List<Group> groups = groups();
+        List<Group> groups = SplitModel.groups(question, hives, recipes);
         Optional<Solution> best = model(groups, false).solve(mostSeconds * OF_THE_TIME_FOR_THE_BEST);
         if (best.isEmpty()) {
             objections.add(Objection.refuse("split.locksClash"));
@@ -91,16 +91,6 @@ public final class SplitPlanner {
         return told(groups, best.get());
     }
 
-    private List<Group> groups() {
-        return SplitModel.groups(question, hives, recipes).stream()
-                .filter(group -> group.hive().isEmpty() || mayBeOf(hives.get(group.hive().get()), group)).toList();
-    }
-
-    /** Cells for a swarm: the hive is dealt with by taking its queen, and by nothing else. */
-    private static boolean mayBeOf(Unit hive, Group group) {
-        return !hive.is(UnitTrait.SWARM_CELLS) || group.takesQueen();
-    }
-
     private SplitModel model(List<Group> groups, boolean floorsMayBreak) {
         return new SplitModel(question, hives, floors, groups, floorsMayBreak);
     }
@@ -110,12 +100,11 @@ public final class SplitPlanner {
         boolean queensGo = recipes.stream().anyMatch(one -> one.donor() == SplitRecipe.Donor.ONE_HIVE_WITH_QUEEN);
         Set<String> seen = new LinkedHashSet<>();
         for (Unit hive : question.hives()) {
-            Optional<Sentence> no = DonorRules.refuses(hive, question.conditions().day());
-            if (!seen.add(hive.code())) {
-                no = Optional.of(Sentence.of("donor.twice", hive.code()));
-            } else if (no.isEmpty() && hive.is(UnitTrait.SWARM_CELLS) && !queensGo) {
-                no = Optional.of(Sentence.of("donor.swarmCells", hive.code()));
-            }
+            Optional<Sentence> no = seen.add(hive.code())
+                    ? queensGo
+                            ? DonorRules.refusesHerNuc(hive, question.conditions().day())
+                            : DonorRules.refuses(hive, question.conditions().day())
+                    : Optional.of(Sentence.of("donor.twice", hive.code()));
             Floor floor = question.floors().getOrDefault(hive.code(),
                     usualFloor(hive, question.conditions()));
             if (no.isPresent()) {

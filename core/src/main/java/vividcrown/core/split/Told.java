@@ -56,6 +56,7 @@ final class Told {
     private final Map<Integer, Amount> beesGone = new LinkedHashMap<>();
     private final Map<Integer, Group> queenGone = new LinkedHashMap<>();
     private final Set<Integer> stripped = new TreeSet<>();
+    private final Set<Integer> shaken = new TreeSet<>();
     private Amount flyHome = Amount.of(0);
     private int drawnLeft;
     private int drawnUsed;
@@ -122,6 +123,7 @@ final class Told {
             Amount stay = stays(frames, group.drift().fromShakes());
             bees = bees.plus(stay);
             beesGone.merge(shaken.getKey(), stay, Amount::plus);
+            this.shaken.add(shaken.getKey());
             flyHome = flyHome.plus(gone(hive, frames, group.drift().fromShakes()));
         }
         double levelled = hand.levelled();
@@ -250,6 +252,8 @@ final class Told {
             notes.add(Sentence.of(queenKnown ? "donor.queenGoes" : "donor.findQueenFirst", hive.code()));
         } else if (!queenKnown && strips) {
             notes.add(Sentence.of("donor.findQueenFirstStays", hive.code()));
+        } else if (!queenKnown && shaken.contains(index) && !hive.is(UnitTrait.HAS_SUPERS)) {
+            notes.add(Sentence.of("donor.findBeforeShaking", hive.code()));
         } else if (queenKnown) {
             notes.add(Sentence.of("donor.queenOn", hive.code(), hive.queensFrame().orElseThrow().at().toString()));
         }

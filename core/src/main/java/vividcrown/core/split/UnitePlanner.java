@@ -45,6 +45,9 @@ public final class UnitePlanner {
             if (hive.is(UnitTrait.SUSPECT)) {
                 objections.add(Objection.refuse("unite.suspect", hive.code()));
             }
+            if (hive.is(UnitTrait.SWARM_CELLS)) {
+                objections.add(Objection.refuse("unite.cells", hive.code()));
+            }
             if (hive.is(UnitTrait.ROBBED)) {
                 objections.add(Objection.refuse("unite.robbed", hive.code()));
             }

@@ -68,7 +68,9 @@ class EqualiserTest {
         EqualisePlan plan = plan(2,
                 List.of(nuc("N 1", 4, UnitQueen.Is.LAYING, UnitTrait.SUSPECT), nuc("N 2", 0, UnitQueen.Is.VIRGIN),
                         nuc("N 3", 0, UnitQueen.Is.NONE), nuc("N 4", 4, UnitQueen.Is.CELL),
-                        nuc("N 5", 1, UnitQueen.Is.LAYING_WORKERS), nuc("N 6", 0, UnitQueen.Is.LAYING)),
+                        nuc("N 5", 1, UnitQueen.Is.LAYING_WORKERS), nuc("N 6", 0, UnitQueen.Is.LAYING),
+                        nuc("N 7", 5, UnitQueen.Is.LAYING, UnitTrait.SWARM_CELLS),
+                        nuc("N 8", 5, UnitQueen.Is.LAYING, UnitTrait.ROBBED)),
                 Optional.empty());
         assertThat(plan.gifts()).isEmpty();
         assertThat(plan.verdicts()).allMatch(one -> one.stands() == Stands.WAITS);

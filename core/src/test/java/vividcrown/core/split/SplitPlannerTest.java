@@ -244,4 +244,35 @@ class SplitPlannerTest {
         assertThat(SplitPlanner.plan(ask(on(september, Flow.GOOD), RecipeKind.WALK_AWAY,
                 List.of(Units.production("H 1", september, 9))), 1).objections().toString()).contains("too late");
     }
+
+    /** Two recipes at once: out of a hive with swarm cells only its old queen's nuc is made, no comb goes to another. */
+    @Test
+    void beside_another_recipe_a_hive_with_swarm_cells_gives_its_old_queens_nuc_only() {
+        SplitQuestion one = ask(on(JUN_8, Flow.GOOD), RecipeKind.CELL_NUC, List.of(
+                Units.with(Units.production("H 1", JUN_8, 12), UnitTrait.SWARM_CELLS), Units.production("H 2", JUN_8, 6),
+                Units.production("H 3", JUN_8, 9)));
+        SplitPlan plan = SplitPlanner.plan(new SplitQuestion(one.conditions(), one.hives(),
+                List.of(new Wanted(Recipes.of(RecipeKind.CELL_NUC), Optional.empty()),
+                        new Wanted(Recipes.of(RecipeKind.OLD_QUEEN_NUC), Optional.empty())),
+                one.place(), one.stock(), one.floors(), one.locks(), one.roads(), 1), 2);
+        assertThat(plan.newUnits()).extracting(unit -> unit.recipe().kind()).contains(RecipeKind.CELL_NUC,
+                RecipeKind.OLD_QUEEN_NUC);
+        assertThat(plan.newUnits()).filteredOn(unit -> unit.recipe().kind() == RecipeKind.CELL_NUC)
+                .allSatisfy(unit -> {
+                    assertThat(unit.moves()).noneMatch(move -> move.fromHive().equals("H 1"));
+                    assertThat(unit.shakes()).noneMatch(shakes -> shakes.fromHive().equals("H 1"));
+                });
+    }
+
+    /** Nurses shaken off brood frames of a hive whose queen nobody saw: she is found first, or they come from above an excluder. */
+    @Test
+    void no_brood_frame_is_shaken_before_the_queen_is_found() {
+        SplitPlan unseen = plan(RecipeKind.MINI_MATING_NUC, Units.production("H 1", JUN_8, 9));
+        assertThat(unseen.donors().getFirst().notes().toString()).contains("find the queen before a frame is shaken");
+        assertThat(unseen.newUnits()).allMatch(unit -> unit.mayHoldHer().contains("H 1"));
+        SplitPlan above = plan(RecipeKind.MINI_MATING_NUC,
+                Units.with(Units.production("H 1", JUN_8, 9), UnitTrait.HAS_SUPERS));
+        assertThat(above.donors().getFirst().notes().toString()).doesNotContain("find the queen");
+        assertThat(above.newUnits()).allMatch(unit -> unit.mayHoldHer().isEmpty());
+    }
 }

@@ -222,4 +222,25 @@ class TogetherTest {
         assertThat(own.splits().survive()).isGreaterThan(0.7 * own.splits().made());
         assertThat(late(aug, 0, strong).splits().made()).isZero();
     }
+
+    /** Cells stand: the hive is dealt with first. It gives and gets nothing, and takes nobody in. */
+    @Test
+    void a_hive_with_swarm_cells_is_left_to_its_own_plan() {
+        Unit cells = Units.with(Units.production("H 1", AUG_20, 9), UnitTrait.SWARM_CELLS);
+        assertThat(boost(tiny(AUG_20), WARM, cells).ways()).isEmpty();
+        assertThat(boost(Units.with(tiny(AUG_20), UnitTrait.SWARM_CELLS), WARM, Units.production("H 3", AUG_20, 9)).ways())
+                .isEmpty();
+        assertThat(unite(cells, box(UnitQueen.Is.NONE, 1), 1, true, WARM).ways()).isEmpty();
+        LateSeasonPlan plan = late(AUG_20, 0, cells, box(UnitQueen.Is.NONE, 1));
+        assertThat(fate(plan, "H 1").use()).isEqualTo(Use.LOOK);
+        assertThat(fate(plan, "H 2").into()).isEmpty();
+    }
+
+    /** Nobody found a queen: before one is given, or the bees go to a good one, every frame is searched for a virgin. */
+    @Test
+    void a_queenless_box_is_searched_before_anything_is_put_together() {
+        LateSeasonPlan plan = late(AUG_20, 0, Units.production("H 1", AUG_20, 7), box(UnitQueen.Is.NONE, 0.9));
+        assertThat(fate(plan, "H 2").use()).isEqualTo(Use.UNITE);
+        assertThat(fate(plan, "H 2").words().toString()).contains("Search every frame twice");
+    }
 }
