@@ -23,7 +23,7 @@ public record Stores(double leastKg, double mostKg, List<Reason> reasons) {
     private static final double MOST_PER_DM2 = 0.18;
     private static final double USUAL_PER_DM2 = 0.16;
     /** A kilogram of sugar makes about 1.2 kg of stores. Common practice. */
-    private static final double STORES_PER_KG_OF_SUGAR = 1.2;
+    public static final double STORES_PER_KG_OF_SUGAR = 1.2;
     private static final MonthDay AUTUMN_FEED_FROM = MonthDay.of(7, 20);
     private static final MonthDay AUTUMN_FEED_UNTIL = MonthDay.of(9, 20);
 

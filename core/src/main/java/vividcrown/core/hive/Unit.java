@@ -79,6 +79,17 @@ public record Unit(String code, String yard, Purpose purpose, LocalDate readOn, 
         return frames.stream().mapToDouble(frame -> side.cells(2 * frame.comb().brood())).sum();
     }
 
+    /** Eggs stand on some frame: whoever laid them was there within days. */
+    public boolean hasEggs() {
+        return frames.stream().anyMatch(frame -> frame.comb().hasEggs());
+    }
+
+    /** The same bees, of which another share flies. */
+    public Unit withFlyers(double share) {
+        return new Unit(code, yard, purpose, readOn, side, slots, frames, seams, queen, traits, lastEgg,
+                Optional.of(share));
+    }
+
     public boolean is(UnitTrait trait) {
         return traits.contains(trait);
     }

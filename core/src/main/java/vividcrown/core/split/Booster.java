@@ -79,7 +79,7 @@ public final class Booster {
     }
 
     private Surroundings surroundings() {
-        return new Surroundings(at.day(), at.year(), at.flow(), true, 1, at.assumptions());
+        return at.fed(1);
     }
 
     private Optional<Objection> against() {
@@ -98,7 +98,7 @@ public final class Booster {
         Optional<Objection> byQueen = switch (unit.queen().is()) {
             case LAYING, KEPT -> Optional.empty();
             case VIRGIN, CELL -> Optional.of(Objection.refuse("boost.young"));
-            case UNKNOWN -> Optional.of(unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
+            case UNKNOWN -> Optional.of(unit.hasEggs()
                     ? Objection.warn("boost.seeHer")
                     : Objection.refuse("boost.noQueen"));
             case NONE -> Optional.of(Objection.refuse("boost.noQueen"));
@@ -207,9 +207,7 @@ public final class Booster {
             frames.add(new FrameSeen(9, frames.size() % 24 + 1, one.frame().comb(), one.frame().covered(), false, true,
                     false));
         }
-        Unit with = unit.with(frames, unit.framesOfBees() + bees);
-        return new Unit(with.code(), with.yard(), with.purpose(), with.readOn(), with.side(), with.slots(),
-                with.frames(), with.seams(), with.queen(), with.traits(), with.lastEgg(), Optional.of(NURSES_FLY));
+        return unit.with(frames, unit.framesOfBees() + bees).withFlyers(NURSES_FLY);
     }
 
     // --- bees over paper ---------------------------------------------------------------------------------------------

@@ -53,7 +53,7 @@ public final class DonorRules {
             case KEPT, VIRGIN, CELL, NONE, LAYING_WORKERS, DRONE_LAYER ->
                 Optional.of(Sentence.of("donor.queen." + hive.queen().is().name(), hive.code()));
             // eggs are her doing: she is there, and must be looked for
-            case UNKNOWN -> hive.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
+            case UNKNOWN -> hive.hasEggs()
                     ? Optional.empty()
                     : Optional.of(Sentence.of("donor.queen.UNKNOWN", hive.code()));
         };

@@ -20,7 +20,6 @@ import java.util.stream.Stream;
 import vividcrown.core.hive.FrameSeen;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.Unit;
-import vividcrown.core.hive.UnitQueen;
 import vividcrown.core.hive.UnitTrait;
 import vividcrown.core.odds.Interval;
 import vividcrown.core.odds.Rate;
@@ -100,7 +99,7 @@ public final class Equaliser {
         if (unit.is(UnitTrait.SWARM_CELLS)) {
             return Optional.of(Sentence.of("equalise.waits.cells"));
         }
-        if (unit.is(UnitTrait.HANDS_OFF) || unit.queen().is().isYoung()) {
+        if (unit.is(UnitTrait.HANDS_OFF)) {
             return Optional.of(Sentence.of("equalise.waits.young"));
         }
         boolean noBrood = unit.frames().stream().noneMatch(frame -> frame.comb().brood() > 0);
@@ -108,10 +107,10 @@ public final class Equaliser {
             case KEPT -> Optional.empty();
             case LAYING -> noBrood ? Optional.of(Sentence.of("equalise.waits.noBrood")) : Optional.empty();
             // brood given to one who may have none would be spent: her first
-            case NONE, UNKNOWN -> unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs())
-                    && unit.queen().is() == UnitQueen.Is.UNKNOWN
-                            ? Optional.empty()
-                            : Optional.of(Sentence.of("equalise.waits.noQueen"));
+            case NONE -> Optional.of(Sentence.of("equalise.waits.noQueen"));
+            case UNKNOWN -> unit.hasEggs()
+                    ? Optional.empty()
+                    : Optional.of(Sentence.of("equalise.waits.noQueen"));
             case LAYING_WORKERS, DRONE_LAYER -> Optional.of(Sentence.of("equalise.waits.lost"));
             case VIRGIN, CELL -> Optional.of(Sentence.of("equalise.waits.young"));
         };

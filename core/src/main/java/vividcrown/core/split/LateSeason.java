@@ -14,7 +14,6 @@ import vividcrown.core.hive.UnitTrait;
 import vividcrown.core.hive.forecast.Forecast;
 import vividcrown.core.hive.forecast.Forecast.Wintering;
 import vividcrown.core.hive.forecast.Forecaster;
-import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.odds.Interval;
 import vividcrown.core.odds.LossStep;
@@ -58,7 +57,7 @@ public final class LateSeason {
             double mostSeconds) {
         List<LateSeasonPlan.Fate> fates = new ArrayList<>();
         List<Standing> all = hives.stream().map(hive -> new Standing(hive, Forecaster.of(hive,
-                new Surroundings(at.day(), at.year(), at.flow(), true, 1, at.assumptions()), Forecaster.DAYS)))
+                at.fed(1), Forecaster.DAYS)))
                 .toList();
         int queens = queensAtHand;
         List<String> taken = new ArrayList<>();
@@ -144,7 +143,7 @@ public final class LateSeason {
 
     private static double withQueen(Standing one, Conditions at) {
         Unit queenright = one.unit().with(UnitQueen.of(UnitQueen.Is.KEPT));
-        return Forecaster.of(queenright, new Surroundings(at.day(), at.year(), at.flow(), true, 1, at.assumptions()), 7)
+        return Forecaster.of(queenright, at.fed(1), 7)
                 .winter().chance();
     }
 

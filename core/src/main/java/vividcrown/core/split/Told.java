@@ -139,7 +139,7 @@ final class Told {
     }
 
     private Surroundings surroundings() {
-        return new Surroundings(at.day(), at.year(), at.flow(), true, question.ownGrowth(), at.assumptions());
+        return at.fed(question.ownGrowth());
     }
 
     private static Sentence because(Taken taken, SplitRecipe recipe) {

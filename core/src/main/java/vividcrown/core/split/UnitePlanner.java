@@ -25,7 +25,6 @@ public final class UnitePlanner {
     private static final double NEIGHBOURS_METRES = 4;
     private static final double BEES_FIND_HOME_METRES = 2_000;
     private static final int FRAMES_OF_A_NUC = 6;
-    private static final double OPEN_CELSIUS = 10;
 
     private final UniteQuestion question;
     private final List<Objection> objections = new ArrayList<>();
@@ -55,10 +54,7 @@ public final class UnitePlanner {
         if (one.code().equals(other.code())) {
             objections.add(Objection.refuse("unite.same", one.code()));
         }
-        if (question.weather().celsius() < OPEN_CELSIUS) {
-            objections.add(Objection.refuse("weather.cold", Math.round(question.weather().celsius()),
-                    Math.round(OPEN_CELSIUS)));
-        }
+        question.weather().tooColdToOpen().ifPresent(objections::add);
         boolean mine = Queenly.of(one).compareTo(Queenly.of(other)) >= 0;
         Unit keeps = mine ? one : other;
         Unit gives = mine ? other : one;
@@ -78,8 +74,7 @@ public final class UnitePlanner {
         }
         List<Way> ways = new ArrayList<>(ways(keeps, gives));
         ways.sort(Comparator.comparing((Way way) -> !way.mayBeDone()).thenComparingDouble(way -> -way.queenSafe()));
-        Surroundings at = new Surroundings(question.conditions().day(), question.conditions().year(),
-                question.conditions().flow(), true, 1, question.conditions().assumptions());
+        Surroundings at = question.conditions().fed(1);
         return new UnitePlan(Optional.of(keeps.code()), Optional.of(gives.code()), because(keeps, gives), ways,
                 combs(gives), objections, Optional.of(Forecaster.of(united(keeps, gives), at, Forecaster.DAYS)),
                 Optional.of(Forecaster.of(keeps, at, Forecaster.DAYS)));
@@ -93,7 +88,7 @@ public final class UnitePlanner {
                 case KEPT -> 5;
                 case VIRGIN -> 4;
                 case CELL -> 3;
-                case UNKNOWN -> hive.frames().stream().anyMatch(frame -> frame.comb().hasEggs()) ? 5 : 2;
+                case UNKNOWN -> hive.hasEggs() ? 5 : 2;
                 case NONE -> 1;
                 case DRONE_LAYER, LAYING_WORKERS -> 0;
             };

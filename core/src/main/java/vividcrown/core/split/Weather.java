@@ -2,6 +2,7 @@ package vividcrown.core.split;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.yard.Flow;
 
@@ -28,13 +29,17 @@ public record Weather(double celsius, boolean rain) {
         if (rain) {
             all.add(Objection.refuse("weather.rain"));
         }
-        if (celsius < OPEN_CELSIUS) {
-            all.add(Objection.refuse("weather.cold", Math.round(celsius), Math.round(OPEN_CELSIUS)));
-        }
+        tooColdToOpen().ifPresent(all::add);
         if (flow == Flow.DEARTH) {
             all.add(Objection.warn("weather.dearth"));
         }
         return all;
+    }
+
+    Optional<Objection> tooColdToOpen() {
+        return celsius < OPEN_CELSIUS
+                ? Optional.of(Objection.refuse("weather.cold", Math.round(celsius), Math.round(OPEN_CELSIUS)))
+                : Optional.empty();
     }
 
     boolean isFitToShake() {

@@ -249,7 +249,8 @@ class SplitPlannerTest {
     @Test
     void beside_another_recipe_a_hive_with_swarm_cells_gives_its_old_queens_nuc_only() {
         SplitQuestion one = ask(on(JUN_8, Flow.GOOD), RecipeKind.CELL_NUC, List.of(
-                Units.with(Units.production("H 1", JUN_8, 12), UnitTrait.SWARM_CELLS), Units.production("H 2", JUN_8, 6),
+                Units.with(Units.production("H 1", JUN_8, 12), UnitTrait.SWARM_CELLS),
+                Units.production("H 2", JUN_8, 6),
                 Units.production("H 3", JUN_8, 9)));
         SplitPlan plan = SplitPlanner.plan(new SplitQuestion(one.conditions(), one.hives(),
                 List.of(new Wanted(Recipes.of(RecipeKind.CELL_NUC), Optional.empty()),

@@ -228,7 +228,8 @@ class TogetherTest {
     void a_hive_with_swarm_cells_is_left_to_its_own_plan() {
         Unit cells = Units.with(Units.production("H 1", AUG_20, 9), UnitTrait.SWARM_CELLS);
         assertThat(boost(tiny(AUG_20), WARM, cells).ways()).isEmpty();
-        assertThat(boost(Units.with(tiny(AUG_20), UnitTrait.SWARM_CELLS), WARM, Units.production("H 3", AUG_20, 9)).ways())
+        assertThat(
+                boost(Units.with(tiny(AUG_20), UnitTrait.SWARM_CELLS), WARM, Units.production("H 3", AUG_20, 9)).ways())
                 .isEmpty();
         assertThat(unite(cells, box(UnitQueen.Is.NONE, 1), 1, true, WARM).ways()).isEmpty();
         LateSeasonPlan plan = late(AUG_20, 0, cells, box(UnitQueen.Is.NONE, 1));

@@ -12,6 +12,7 @@ import java.util.function.Function;
 import java.util.function.ToDoubleFunction;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import vividcrown.core.hive.Amount;
+import vividcrown.core.hive.Stores;
 import vividcrown.core.hive.Strength;
 import vividcrown.core.hive.Unit;
 import vividcrown.core.hive.UnitTrait;
@@ -41,7 +42,6 @@ public final class Forecaster {
     /** So far ahead the winter is told; before that it is another season. */
     private static final int WINTER_WITHIN_DAYS = 240;
     private static final double SUGAR_IN_A_LITRE_KG = 0.62;
-    private static final double STORES_PER_KG_OF_SUGAR = 1.2;
     private static final double NEVER_LESS_THAN_KG = 0.5;
     private static final double WINTERS_WELL_FRAMES = 6;
     private static final double OVER_A_NEIGHBOUR_FRAMES = 4;
@@ -166,7 +166,7 @@ public final class Forecaster {
                 .missingKg();
         return missing <= 0
                 ? 0
-                : rounded((missing + NEVER_LESS_THAN_KG) / STORES_PER_KG_OF_SUGAR / SUGAR_IN_A_LITRE_KG);
+                : rounded((missing + NEVER_LESS_THAN_KG) / Stores.STORES_PER_KG_OF_SUGAR / SUGAR_IN_A_LITRE_KG);
     }
 
     private static Forecast.Winter winter(Map<Luck, Run> runs, LocalDate on, Unit unit, Surroundings at) {

@@ -41,7 +41,7 @@ record LaysFrom(Optional<DatedSpan> span, boolean inAPoorRun, List<Sentence> ass
                     DaySpan.ofDays(1, 5, assumptions.queen().emerges().latestDay() - 3).plus(firstEggs).from(read))),
                     true, assumed);
             case NONE -> {
-                boolean canRaise = unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs());
+                boolean canRaise = unit.hasEggs();
                 if (!canRaise) {
                     yield new LaysFrom(Optional.empty(), false, assumed);
                 }
@@ -50,7 +50,7 @@ record LaysFrom(Optional<DatedSpan> span, boolean inAPoorRun, List<Sentence> ass
             }
             case LAYING_WORKERS, DRONE_LAYER -> new LaysFrom(Optional.empty(), false, assumed);
             case UNKNOWN -> {
-                boolean eggs = unit.frames().stream().anyMatch(frame -> frame.comb().hasEggs());
+                boolean eggs = unit.hasEggs();
                 assumed.add(Sentence.of(eggs ? "forecast.assumed.eggs" : "forecast.assumed.noQueen"));
                 yield new LaysFrom(eggs ? Optional.of(DatedSpan.on(read.minusDays(60))) : Optional.empty(), eggs,
                         assumed);

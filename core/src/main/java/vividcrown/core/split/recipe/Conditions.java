@@ -3,6 +3,7 @@ package vividcrown.core.split.recipe;
 import java.time.LocalDate;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.climate.BeeYear;
+import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.yard.Flow;
 
 /**
@@ -13,4 +14,9 @@ import vividcrown.core.yard.Flow;
  */
 public record Conditions(LocalDate day, BeeYear year, Flow flow, boolean beetles, double kilometres,
         Assumptions assumptions) {
+
+    /** What a forecast depends on there; food is seen to. @param ownGrowth 1 if nothing is known */
+    public Surroundings fed(double ownGrowth) {
+        return new Surroundings(day, year, flow, true, ownGrowth, assumptions);
+    }
 }
