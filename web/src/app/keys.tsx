@@ -1,4 +1,11 @@
-import { createContext, useContext, useEffect, useRef, type ReactNode } from 'react'
+import {
+  createContext,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  type ReactNode,
+} from 'react'
 
 type Act = () => void
 type Keys = {
@@ -43,7 +50,8 @@ export function KeysProvider({ children }: { children: ReactNode }) {
 export function useKey(key: string, act: Act): void {
   const keys = useContext(Context)
   const latest = useRef(act)
-  useEffect(() => {
+  // with the picture, not after it: who sees that there is something to undo may press the key at once
+  useLayoutEffect(() => {
     latest.current = act
   })
   useEffect(() => keys?.add(key, () => latest.current()), [keys, key])

@@ -141,4 +141,18 @@ describe('the outbox', () => {
     await flush(ilva)
     expect(await takeBack('b')).toBe(false)
   })
+
+  it('either takes an entry back or sends it, at whatever moment both are asked for', async () => {
+    for (let wait = 0; wait < 40; wait++) {
+      const { sent } = server()
+      await enqueue(parcel('a'))
+      const sending = flush(ilva)
+      for (let turn = 0; turn < wait; turn++) await new Promise((done) => setImmediate(done))
+      const tookBack = await takeBack('a')
+      await sending
+      expect([tookBack, sent], `after ${wait} turns`).toEqual(
+        tookBack ? [true, []] : [false, ['a']],
+      )
+    }
+  })
 })

@@ -86,7 +86,9 @@ async function send(personId: string): Promise<Flushed> {
     const waiting = await database.parcels.where('personId').equals(personId).sortBy('order')
     const next = waiting.find((parcel) => !parcel.refusal)
     if (!next) return sent ? 'all-sent' : 'nothing-to-send'
-    await database.parcels.where('id').equals(next.id).modify({ tried: true })
+    const setOut = await database.parcels.where('id').equals(next.id).modify({ tried: true })
+    // taken back since it was looked up: whoever did so was told that it never left
+    if (setOut === 0) continue
     try {
       const answer = await answered(
         api.POST('/api/v1/journal', {
