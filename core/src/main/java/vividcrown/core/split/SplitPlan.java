@@ -96,7 +96,7 @@ public record SplitPlan(List<NewUnit> newUnits, List<Donor> donors, List<LeftOut
     public record NewUnit(String code, SplitRecipe recipe, Place place, Gets gets, List<Hanging> layout,
             List<Shakes> shakes, List<String> mayHoldHer, Amount bees, double levelled, double broodFrames,
             double litres,
-            List<Step> calendar, SplitRecipe.Target target, Forecast forecast, Sentence fallback,
+            List<Due> calendar, SplitRecipe.Target target, Forecast forecast, Sentence fallback,
             List<Reason> reasons) {
 
         public List<Move> moves() {

@@ -6,6 +6,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import vividcrown.core.hive.Amount;
 import vividcrown.core.hive.FrameSeen.FrameAt;
+import vividcrown.core.split.Due;
 import vividcrown.core.split.Objection;
 import vividcrown.core.split.Place;
 import vividcrown.core.split.SplitPlan;
@@ -54,6 +55,11 @@ public record SplitPlanView(String answer, List<NewUnitView> newUnits, List<Dono
      * @param handsOff no hand in the unit meanwhile
      */
     public record SplitStepView(SpanView when, String text, boolean handsOff) {
+        static SplitStepView of(Due due) {
+            return new SplitStepView(SpanView.of(due.when()), due.words().toString(),
+                    due.work() == Due.Work.HANDS_OFF);
+        }
+
         static List<SplitStepView> of(List<SplitPlan.Step> all) {
             return all.stream()
                     .map(one -> new SplitStepView(SpanView.of(one.when()), one.what().toString(), one.handsOff()))
@@ -109,7 +115,7 @@ public record SplitPlanView(String answer, List<NewUnitView> newUnits, List<Dono
                             .toList(),
                     unit.mayHoldHer(), unit.bees().map(ForecastView::tenth), unit.levelled(),
                     ForecastView.tenth(unit.broodFrames()), ForecastView.tenth(unit.litres()),
-                    SplitStepView.of(unit.calendar()), unit.target(), unit.fallback().toString(),
+                    unit.calendar().stream().map(SplitStepView::of).toList(), unit.target(), unit.fallback().toString(),
                     unit.recipe().cautions().stream().map(Object::toString).toList(),
                     ForecastView.of(unit.code(), unit.forecast(), EVERY_DAYS), ReasonView.of(unit.reasons()));
         }

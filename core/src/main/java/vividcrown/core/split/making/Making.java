@@ -1,0 +1,195 @@
+package vividcrown.core.split.making;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import vividcrown.core.journal.Contradiction;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.split.Due;
+import vividcrown.core.split.making.SplitDeed.How;
+import vividcrown.core.split.making.SplitSheet.Giver;
+import vividcrown.core.split.making.SplitSheet.NewHive;
+import vividcrown.core.time.DaySpan;
+
+/**
+ * How far a split has come: the sheet as it was planned, and beside it what was really done.
+ *
+ * @param done by the step's key; the last word on a step counts
+ * @param dropped nobody follows it any longer
+ */
+public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
+        List<Contradiction> contradictions) {
+
+    private static final DaySpan STILL_THERE = DaySpan.ofDays(3, 4, 5);
+
+    public Making {
+        done = Map.copyOf(done);
+        contradictions = List.copyOf(contradictions);
+    }
+
+    /** What was said of a step. */
+    public record Done(How how, LocalDate day) {
+    }
+
+    /** Whether a step may be done now. */
+    public enum Gate {
+        OPEN,
+        /** Nobody has looked for the queen yet. */
+        FIND_HER_FIRST,
+        /** She goes along, and is not in hand. */
+        TAKE_HER_FIRST,
+        /** She was not found: both sides are searched before it goes. */
+        SEARCH_BOTH_SIDES,
+        /** She was not found: no bees are shaken off combs both sides of which were not searched. */
+        NOT_FROM_THESE
+    }
+
+    /** @return empty if nobody began it */
+    public static Optional<Making> fold(List<Entry> record) {
+        Optional<SplitSheet> sheet = Optional.empty();
+        boolean dropped = false;
+        Map<String, Done> done = new HashMap<>();
+        List<Contradiction> clashes = new ArrayList<>();
+        for (Entry entry : record) {
+            switch (entry.deed()) {
+                case SplitDeed.Begun(_, SplitSheet begun) -> sheet = Optional.of(begun);
+                case SplitDeed.Dropped _ -> dropped = true;
+                case SplitDeed.StepDone(_, String step, How how) -> {
+                    Making before = new Making(sheet.orElseThrow(), done, dropped, List.of());
+                    before.against(step, how)
+                            .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
+                    done.put(step, new Done(how, entry.day()));
+                }
+                default -> {
+                    // of another thing that the split is only named in
+                }
+            }
+        }
+        boolean over = dropped;
+        return sheet.map(one -> new Making(one, done, over, clashes));
+    }
+
+    /** What speaks against this being done so, now. */
+    private Optional<Sentence> against(String step, How how) {
+        return MakingStep.of(sheet).stream().filter(one -> one.key().equals(step)).findFirst().flatMap(one -> {
+            Gate gate = how == How.LEFT ? Gate.OPEN : gate(one);
+            return switch (gate) {
+                case FIND_HER_FIRST, TAKE_HER_FIRST -> shut(gate);
+                case NOT_FROM_THESE -> how == How.SEARCHED ? Optional.empty() : shut(gate);
+                case SEARCH_BOTH_SIDES -> how == How.SEARCHED || how == How.UNSEARCHED
+                        ? Optional.empty()
+                        : shut(gate);
+                case OPEN -> Optional.empty();
+            };
+        });
+    }
+
+    private static Optional<Sentence> shut(Gate gate) {
+        return Optional.of(Sentence.of("split.gate." + gate.name()));
+    }
+
+    /** Whether it may be done now, and what must be so before. */
+    public Gate gate(MakingStep step) {
+        return switch (step) {
+            case MakingStep.Frame frame -> gate(frame.giver());
+            case MakingStep.Shaken shaken when shaken.shake().aboveExcluder() -> Gate.OPEN;
+            case MakingStep.Shaken shaken -> gate(shaken.giver()) == Gate.SEARCH_BOTH_SIDES
+                    ? Gate.NOT_FROM_THESE
+                    : gate(shaken.giver());
+            case MakingStep.SetUp _,MakingStep.Find _,MakingStep.Comb _,MakingStep.Close _,MakingStep.AtOnce _ ->
+                Gate.OPEN;
+        };
+    }
+
+    private Gate gate(Giver giver) {
+        Optional<How> found = how(new MakingStep.Find(giver));
+        if (sheet.takesTheQueen()) {
+            return found.filter(How.IN_HAND::equals).isPresent() ? Gate.OPEN : Gate.TAKE_HER_FIRST;
+        }
+        if (found.isEmpty()) {
+            return Gate.FIND_HER_FIRST;
+        }
+        return isKnown(giver) ? Gate.OPEN : Gate.SEARCH_BOTH_SIDES;
+    }
+
+    public Optional<How> how(MakingStep step) {
+        return Optional.ofNullable(done.get(step.key())).map(Done::how);
+    }
+
+    /** Whether every step was done or left. */
+    public boolean isMade() {
+        return MakingStep.of(sheet).stream().allMatch(step -> done.containsKey(step.key()));
+    }
+
+    /** Whether anything came into a unit: what was left out altogether needs no looks. */
+    public boolean stands(NewHive unit) {
+        return how(new MakingStep.SetUp(unit)).filter(how -> how != How.LEFT).isPresent();
+    }
+
+    /** Whether the queen of a hive that gave may be in a unit: something went there unsearched, and nobody saw her since. */
+    public boolean mayHoldHer(NewHive unit) {
+        return !sheet.takesTheQueen() && MakingStep.of(sheet).stream().anyMatch(step -> switch (step) {
+            case MakingStep.Frame frame -> frame.unit().equals(unit) && isUnsafe(step, frame.giver());
+            case MakingStep.Shaken shaken -> shaken.unit().equals(unit) && !shaken.shake().aboveExcluder()
+                    && isUnsafe(step, shaken.giver());
+            default -> false;
+        });
+    }
+
+    private boolean isUnsafe(MakingStep step, Giver giver) {
+        return !isKnown(giver)
+                && how(step).filter(how -> how == How.UNSEARCHED || how == How.OTHERWISE).isPresent();
+    }
+
+    /** Whether its queen was seen on a frame that stays, or is in hand. */
+    public boolean isKnown(Giver giver) {
+        return how(new MakingStep.Find(giver)).filter(how -> how == How.SEEN_STAYS || how == How.IN_HAND).isPresent();
+    }
+
+    /** What is still to come at a new unit, counted from the day on which it was really made; the soonest first. */
+    public List<Due> ahead(NewHive unit) {
+        LocalDate made = Optional.ofNullable(done.get(new MakingStep.SetUp(unit).key())).map(Done::day)
+                .orElse(sheet.day());
+        int late = (int) ChronoUnit.DAYS.between(sheet.day(), made);
+        boolean planned = unit.due().stream().anyMatch(due -> due.work() == Due.Work.MAY_HOLD_HER);
+        Stream<Due> search = mayHoldHer(unit) && !planned
+                ? Stream.of(new Due(Due.Work.MAY_HOLD_HER, STILL_THERE.from(sheet.day())))
+                : Stream.of();
+        boolean safe = !mayHoldHer(unit) && isMade();
+        return Stream.concat(search, unit.due().stream())
+                .filter(due -> !due.work().isAtOnce() && due.work() != Due.Work.HANDS_OFF)
+                // planned for want of a look; she was seen or searched for when it was made
+                .filter(due -> due.work() != Due.Work.MAY_HOLD_HER || !safe)
+                .filter(due -> !done.containsKey(keyOf(unit, due.work())))
+                .map(due -> new Due(due.work(), due.when().plusDays(late)))
+                .sorted(Comparator.comparing(due -> due.when().earliest())).toList();
+    }
+
+    /** The look for her eggs in a hive that gave; empty if she went along, was seen to stay, or it was done. */
+    public Optional<Due> ahead(Giver giver) {
+        boolean known = sheet.takesTheQueen()
+                || how(new MakingStep.Find(giver)).filter(How.SEEN_STAYS::equals).isPresent();
+        Optional<LocalDate> closed = Optional.ofNullable(done.get(new MakingStep.Close(giver).key())).map(Done::day);
+        return known || done.containsKey(keyOf(giver))
+                ? Optional.empty()
+                : closed.map(day -> new Due(Due.Work.STILL_THERE, STILL_THERE.from(day)));
+    }
+
+    /** The key under which a look at a unit is recorded. */
+    public static String keyOf(NewHive unit, Due.Work work) {
+        return "%s %s".formatted(work.name().toLowerCase(Locale.ROOT).replace('_', '-'), unit.code());
+    }
+
+    /** The key under which the look for the queen's eggs in a hive that gave is recorded. */
+    public static String keyOf(Giver giver) {
+        return "still-there " + giver.code();
+    }
+}

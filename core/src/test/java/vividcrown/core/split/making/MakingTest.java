@@ -1,0 +1,190 @@
+package vividcrown.core.split.making;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import vividcrown.core.hive.FrameSeen.FrameAt;
+import vividcrown.core.journal.Deed;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.Faults;
+import vividcrown.core.split.Due;
+import vividcrown.core.split.Place;
+import vividcrown.core.split.SplitPlan.Filled;
+import vividcrown.core.split.making.Making.Gate;
+import vividcrown.core.split.making.SplitDeed.How;
+import vividcrown.core.split.making.SplitSheet.Comes;
+import vividcrown.core.split.making.SplitSheet.Giver;
+import vividcrown.core.split.making.SplitSheet.Hangs;
+import vividcrown.core.split.making.SplitSheet.NewHive;
+import vividcrown.core.split.making.SplitSheet.Shake;
+import vividcrown.core.split.recipe.Gets;
+import vividcrown.core.split.recipe.RecipeKind;
+import vividcrown.core.split.recipe.SplitRecipe.Target;
+import vividcrown.core.time.DatedSpan;
+
+/** Gates of the trade: no comb and no bee leaves a hive before its queen was seen to stay, or was looked for (common practice). */
+class MakingTest {
+
+    private static final LocalDate JUN_8 = LocalDate.of(2026, 6, 8);
+    private static final UUID SPLIT = new UUID(0, 1);
+    private static final Giver H_1 = new Giver(new UUID(1, 1), "H 1", 2, 0);
+    private static final Giver H_2 = new Giver(new UUID(1, 2), "H 2", 0, 1);
+    private static final String FIND_H1 = "find H 1";
+
+    private static Hangs comb(int slot, Giver from, int at) {
+        return new Hangs(slot, Filled.A_FRAME,
+                Optional.of(new Comes(new UUID(at, from.hive().getLeastSignificantBits()), from.hive(), new UUID(5, 5),
+                        new FrameAt(1, at))));
+    }
+
+    private static final NewHive N_1 = new NewHive(new UUID(2, 1), new UUID(3, 1), "N 1", 7, 5,
+            List.of(comb(1, H_1, 4), comb(2, H_2, 5), new Hangs(3, Filled.DRAWN, Optional.empty())),
+            List.of(new Shake(H_1.hive(), 1, false), new Shake(H_2.hive(), 1, true)), 1, new Target(0.6, 2.2),
+            List.of(new Due(Due.Work.OPEN, DatedSpan.on(JUN_8)),
+                    new Due(Due.Work.GIVE_CELL, DatedSpan.on(JUN_8.plusDays(1))),
+                    new Due(Due.Work.HANDS_OFF, DatedSpan.on(JUN_8.plusDays(6))),
+                    new Due(Due.Work.COUNT_OUTSIDE, DatedSpan.on(JUN_8.plusDays(10)))));
+
+    private static SplitSheet sheet(Gets gets, NewHive... units) {
+        return new SplitSheet(RecipeKind.CELL_NUC, gets, Place.AWAY, JUN_8, new UUID(4, 1), "Dadant", List.of(H_1, H_2),
+                List.of(units));
+    }
+
+    private final List<Entry> record = new ArrayList<>();
+
+    private Making made(Gets gets, Object... stepsAndHow) {
+        record.clear();
+        note(new SplitDeed.Begun(SPLIT, sheet(gets, N_1)));
+        for (int at = 0; at < stepsAndHow.length; at += 2) {
+            note(new SplitDeed.StepDone(SPLIT, (String) stepsAndHow[at], (How) stepsAndHow[at + 1]));
+        }
+        return Making.fold(record).orElseThrow();
+    }
+
+    private void note(Deed deed) {
+        record.add(new Entry(new UUID(9, record.size()), JUN_8, record.size(), deed));
+    }
+
+    private static Gate gate(Making making, String key) {
+        return making.gate(step(making, key));
+    }
+
+    private static MakingStep step(Making making, String key) {
+        return MakingStep.of(making.sheet()).stream().filter(one -> one.key().equals(key)).findFirst().orElseThrow();
+    }
+
+    @Test
+    void boxes_first_then_hive_by_hive_each_with_its_queen_first_then_what_a_unit_gets() {
+        assertThat(MakingStep.of(sheet(Gets.RIPE_CELL, N_1))).extracting(MakingStep::key).containsExactly("set-up N 1",
+                FIND_H1, "frame H 1 4", "shake H 1 N 1", "close H 1", "find H 2", "frame H 2 5", "shake H 2 N 1",
+                "close H 2", "comb N 1", "open N 1");
+    }
+
+    @Test
+    void nothing_leaves_a_hive_before_somebody_looked_for_its_queen() {
+        Making making = made(Gets.RIPE_CELL);
+        assertThat(gate(making, "frame H 1 4")).isEqualTo(Gate.FIND_HER_FIRST);
+        assertThat(gate(making, "shake H 1 N 1")).isEqualTo(Gate.FIND_HER_FIRST);
+        // above an excluder she cannot be
+        assertThat(gate(making, "shake H 2 N 1")).isEqualTo(Gate.OPEN);
+    }
+
+    @Test
+    void a_queen_seen_to_stay_in_one_hive_opens_that_hive_and_no_other() {
+        Making making = made(Gets.RIPE_CELL, FIND_H1, How.SEEN_STAYS);
+        assertThat(gate(making, "frame H 1 4")).isEqualTo(Gate.OPEN);
+        assertThat(gate(making, "shake H 1 N 1")).isEqualTo(Gate.OPEN);
+        assertThat(gate(making, "frame H 2 5")).isEqualTo(Gate.FIND_HER_FIRST);
+        assertThat(making.ahead(H_1)).isEmpty();
+    }
+
+    @Test
+    void not_found_each_frame_is_searched_and_no_bees_are_shaken_from_where_she_may_be() {
+        Making making = made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND);
+        assertThat(gate(making, "frame H 1 4")).isEqualTo(Gate.SEARCH_BOTH_SIDES);
+        assertThat(gate(making, "shake H 1 N 1")).isEqualTo(Gate.NOT_FROM_THESE);
+        assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "frame H 1 4", How.SEARCHED, "shake H 1 N 1",
+                How.SEARCHED).contradictions()).isEmpty();
+        assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "shake H 1 N 1", How.DONE).contradictions())
+                .hasSize(1);
+    }
+
+    @Test
+    void passing_a_gate_is_kept_and_said() {
+        assertThat(made(Gets.RIPE_CELL, "frame H 1 4", How.DONE).contradictions()).singleElement()
+                .satisfies(clash -> assertThat(clash.words().toString()).contains("looked for the queen"));
+        // leaving a frame where it is needs no gate
+        assertThat(made(Gets.RIPE_CELL, "frame H 1 4", How.LEFT).contradictions()).isEmpty();
+    }
+
+    @Test
+    void a_frame_that_went_unsearched_may_have_her_and_is_looked_into_until_she_is_seen_elsewhere() {
+        Making making = made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.NOT_FOUND, "frame H 1 4",
+                How.UNSEARCHED);
+        assertThat(making.mayHoldHer(N_1)).isTrue();
+        assertThat(making.contradictions()).isEmpty();
+        // a queen cannot hide longer than her eggs take to hatch: day 3–5
+        assertThat(making.ahead(N_1)).filteredOn(due -> due.work() == Due.Work.MAY_HOLD_HER).singleElement()
+                .satisfies(due -> assertThat(due.when().likely()).isEqualTo(JUN_8.plusDays(4)));
+        assertThat(made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.NOT_FOUND, "frame H 1 4",
+                How.UNSEARCHED, FIND_H1, How.SEEN_STAYS).mayHoldHer(N_1)).isFalse();
+        // another frame than the planned one was taken, and nobody said that it was searched
+        assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "frame H 1 4", How.OTHERWISE).mayHoldHer(N_1)).isTrue();
+    }
+
+    @Test
+    void where_the_old_queen_goes_along_she_is_in_hand_before_anything_else_moves() {
+        assertThat(gate(made(Gets.THE_OLD_QUEEN, FIND_H1, How.NOT_FOUND), "frame H 1 4"))
+                .isEqualTo(Gate.TAKE_HER_FIRST);
+        assertThat(gate(made(Gets.THE_OLD_QUEEN, FIND_H1, How.SEEN_STAYS), "frame H 1 4"))
+                .isEqualTo(Gate.TAKE_HER_FIRST);
+        Making making = made(Gets.THE_OLD_QUEEN, FIND_H1, How.IN_HAND);
+        assertThat(gate(making, "frame H 1 4")).isEqualTo(Gate.OPEN);
+        assertThat(making.mayHoldHer(N_1)).isFalse();
+    }
+
+    @Test
+    void a_hive_whose_queen_nobody_saw_is_looked_at_for_her_eggs_once_it_is_closed() {
+        assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND).ahead(H_1)).isEmpty();
+        Making closed = made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "close H 1", How.DONE);
+        assertThat(closed.ahead(H_1).orElseThrow().when().likely()).isEqualTo(JUN_8.plusDays(4));
+        assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "close H 1", How.DONE, "still-there H 1", How.DONE)
+                .ahead(H_1)).isEmpty();
+    }
+
+    @Test
+    void made_two_days_late_everything_at_the_unit_is_two_days_later() {
+        record.clear();
+        note(new SplitDeed.Begun(SPLIT, sheet(Gets.RIPE_CELL, N_1)));
+        record.add(new Entry(new UUID(9, 9), JUN_8.plusDays(2), 9,
+                new SplitDeed.StepDone(SPLIT, "set-up N 1", How.DONE)));
+        Making making = Making.fold(record).orElseThrow();
+        assertThat(making.ahead(N_1)).extracting(Due::work).containsExactly(Due.Work.GIVE_CELL,
+                Due.Work.COUNT_OUTSIDE);
+        assertThat(making.ahead(N_1)).extracting(due -> due.when().likely()).containsExactly(JUN_8.plusDays(3),
+                JUN_8.plusDays(12));
+    }
+
+    @Test
+    void a_unit_that_was_never_made_stands_nowhere_and_the_split_is_made_once_each_step_was_done_or_left() {
+        assertThat(made(Gets.RIPE_CELL, "set-up N 1", How.LEFT).stands(N_1)).isFalse();
+        List<Object> all = new ArrayList<>();
+        MakingStep.of(sheet(Gets.RIPE_CELL, N_1)).forEach(step -> all.addAll(List.of(step.key(), How.LEFT)));
+        assertThat(made(Gets.RIPE_CELL, all.toArray()).isMade()).isTrue();
+        assertThat(made(Gets.RIPE_CELL, all.subList(2, all.size()).toArray()).isMade()).isFalse();
+    }
+
+    @Test
+    void a_frame_cannot_go_twice_and_two_units_cannot_bear_one_name() {
+        assertThatThrownBy(() -> sheet(Gets.RIPE_CELL, N_1, N_1)).isInstanceOf(Faults.Found.class)
+                .hasMessageContaining("Two units are called N 1").hasMessageContaining("goes into two units");
+        assertThatThrownBy(() -> new SplitSheet(RecipeKind.CELL_NUC, Gets.RIPE_CELL, Place.AWAY, JUN_8, new UUID(4, 1),
+                "Dadant", List.of(H_1), List.of(N_1))).hasMessageContaining("hive that gives nothing");
+    }
+}
