@@ -118,7 +118,7 @@ class MakingTest {
     @Test
     void passing_a_gate_is_kept_and_said() {
         assertThat(made(Gets.RIPE_CELL, "frame H 1 4", How.DONE).contradictions()).singleElement()
-                .satisfies(clash -> assertThat(clash.words().toString()).contains("looked for the queen"));
+                .satisfies(clash -> assertThat(clash.clash().toString()).contains("looked for the queen"));
         // leaving a frame where it is needs no gate
         assertThat(made(Gets.RIPE_CELL, "frame H 1 4", How.LEFT).contradictions()).isEmpty();
     }
