@@ -8,12 +8,14 @@ import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.hive.FrameFormat;
+import vividcrown.core.journal.Faults;
 import vividcrown.core.judgement.Action;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.YearColour;
 import vividcrown.core.reason.Measures;
 import vividcrown.core.reason.Units;
 import vividcrown.core.reason.Wrong;
+import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.swarm.SwarmSchool;
 
 /**
@@ -25,14 +27,17 @@ import vividcrown.core.swarm.SwarmSchool;
  * @param preferred actions that it prefers where several would do
  * @param formats its frames, beside the usual ones
  * @param season hands and places to plan the season with
+ * @param recipes its own ways of making increase, copied from the trade's and changed; no name twice
  * @param dates language and region that days are written for, as a BCP 47 tag; English as in Britain if left out
  */
 public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units units, SwarmSchool swarm,
-        Set<Action> preferred, List<OwnFormat> formats, SeasonHands season, Optional<String> dates) {
+        Set<Action> preferred, List<OwnFormat> formats, SeasonHands season, List<OwnRecipe> recipes,
+        Optional<String> dates) {
 
     /** What the trade does. */
     public static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
-            SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL, Optional.empty());
+            SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL, List.of(),
+            Optional.empty());
 
     /**
      * @param name 1–60 characters
@@ -49,12 +54,28 @@ public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units 
         }
     }
 
+    /**
+     * A way of making increase of its own.
+     *
+     * @param name 1–60 characters
+     */
+    public record OwnRecipe(String name, SplitRecipe recipe) {
+        public OwnRecipe {
+            new Faults().text("name", name, 1, 60).refuse();
+        }
+    }
+
     /** @throws IllegalArgumentException if figures contradict each other, or two years have one colour */
     public Settings {
         figures = List.copyOf(figures);
         marking = List.copyOf(marking);
         preferred = Set.copyOf(preferred);
         formats = List.copyOf(formats);
+        recipes = List.copyOf(recipes);
+        new Faults().within("recipes", recipes.size(), 0, 50)
+                .unless(recipes.stream().map(one -> one.name().strip()).distinct().count() == recipes.size(),
+                        "fault.recipeNameTwice")
+                .refuse();
         OwnFigure.over(figures);
         new MarkingScheme(marking);
         dates.filter(tag -> Locale.forLanguageTag(tag).getLanguage().isEmpty()).ifPresent(tag -> {

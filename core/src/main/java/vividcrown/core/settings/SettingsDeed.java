@@ -2,12 +2,12 @@ package vividcrown.core.settings;
 
 import java.util.List;
 import java.util.UUID;
-import vividcrown.core.journal.Deed;
+import vividcrown.core.journal.OfOperation;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
 
 /** What an operation decides of its own ways. */
-public sealed interface SettingsDeed extends Deed {
+public sealed interface SettingsDeed extends OfOperation {
 
     SubjectKind OPERATION = new SubjectKind("OPERATION");
 
@@ -16,6 +16,11 @@ public sealed interface SettingsDeed extends Deed {
         @Override
         public List<Touch> touches() {
             return List.of(Touch.itself(OPERATION, operation));
+        }
+
+        @Override
+        public Changed in(UUID other) {
+            return new Changed(other, settings);
         }
     }
 }

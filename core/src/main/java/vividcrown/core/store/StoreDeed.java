@@ -2,13 +2,13 @@ package vividcrown.core.store;
 
 import java.util.List;
 import java.util.UUID;
-import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Faults;
+import vividcrown.core.journal.OfOperation;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
 
 /** What comes into the store and leaves it. */
-public sealed interface StoreDeed extends Deed {
+public sealed interface StoreDeed extends OfOperation {
 
     SubjectKind STORE = new SubjectKind("STORE");
     double MOST = 100_000;
@@ -30,6 +30,11 @@ public sealed interface StoreDeed extends Deed {
         public Counted {
             new Faults().within("count", count, 0, MOST).refuse();
         }
+
+        @Override
+        public Counted in(UUID other) {
+            return new Counted(other, thing, count);
+        }
     }
 
     /**
@@ -42,6 +47,11 @@ public sealed interface StoreDeed extends Deed {
         public Changed {
             new Faults().within("by", by, -MOST, MOST).unless(by != 0, "fault.store.nothing").text("why", why, 1, 80)
                     .refuse();
+        }
+
+        @Override
+        public Changed in(UUID other) {
+            return new Changed(other, thing, by, why);
         }
     }
 }

@@ -19,7 +19,7 @@ import tools.jackson.core.JsonToken;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import vividcrown.core.reason.Sentence;
-import vividcrown.core.settings.SettingsDeed;
+import vividcrown.core.journal.OfOperation;
 import vividcrown.server.job.LongJobs;
 import vividcrown.server.journal.DeedJson;
 import vividcrown.server.journal.NewEntry;
@@ -182,9 +182,9 @@ class ArchiveReader {
 
         /** What was decided for the operation it was, holds for the one it is now. */
         private NewEntry here(NewEntry read) {
-            return read.deed() instanceof SettingsDeed.Changed changed
+            return read.deed() instanceof OfOperation whole
                     ? new NewEntry(read.id(), read.happenedAt(), read.recordedAt(), read.by(),
-                            new SettingsDeed.Changed(CurrentOperation.require(), changed.settings()), read.corrects())
+                            whole.in(CurrentOperation.require()), read.corrects())
                     : read;
         }
 

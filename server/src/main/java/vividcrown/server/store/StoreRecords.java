@@ -1,0 +1,7 @@
+package vividcrown.server.store;
+
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface StoreRecords extends JpaRepository<StoreRecord, UUID> {
+}
