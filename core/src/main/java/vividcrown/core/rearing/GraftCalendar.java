@@ -210,4 +210,11 @@ public record GraftCalendar(GraftPlan plan, List<CalendarStep> steps, List<Reaso
     public static Sentence nameOf(StepKind kind) {
         return Sentence.of("step." + kind.name());
     }
+
+    /** From the day of placing until the first virgin may be out: after that nobody gives a cell away blindly. */
+    public boolean isRipeOn(LocalDate day) {
+        LocalDate ripe = when(StepKind.PLACE_CELLS).orElseThrow().earliest();
+        LocalDate firstVirgin = when(StepKind.EMERGENCE).orElseThrow().earliest();
+        return !day.isBefore(ripe) && !day.isAfter(firstVirgin);
+    }
 }

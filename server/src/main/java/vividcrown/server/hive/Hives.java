@@ -46,6 +46,10 @@ public interface Hives extends Repository<HiveRow, UUID> {
     @Query("select h from Hive h where lower(h.code) = lower(:code) order by h.endedOn desc nulls first limit 1")
     Optional<Hive> called(String code);
 
+    /** Codes of hives that stand or stood, by a pattern with {@code %}. */
+    @Query("select h.code from Hive h where h.code like :pattern")
+    List<String> codesLike(String pattern);
+
     /** Mating hives that stand empty, in walking order. */
     @Query("""
             select h from Hive h join Yard y on y.id = h.yardId

@@ -102,7 +102,7 @@ public class Deeds implements SmartInitializingSingleton {
     }
 
     /** A deed as it goes over the wire: its kind, then its parts. */
-    JsonNode view(Deed deed) {
+    public JsonNode view(Deed deed) {
         ObjectNode view = DeedJson.MAPPER.createObjectNode();
         view.put("kind", kindOf(deed).name());
         view.setAll((ObjectNode) DeedJson.MAPPER.valueToTree(deed));

@@ -35,6 +35,10 @@ public interface Queens extends Repository<QueenRow, UUID> {
     @Query("select q from Queen q where q.graftId in :grafts and q.alive and q.whereabouts = BAR")
     List<Queen> onTheBar(Collection<UUID> grafts);
 
+    /** Living cells and queens in cages. */
+    @Query("select q from Queen q where q.alive and q.whereabouts = INCUBATOR")
+    List<Queen> caged();
+
     List<Queen> findByCodeIn(Collection<String> codes);
 
     /** @param laid how many of them laid */

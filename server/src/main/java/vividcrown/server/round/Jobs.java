@@ -62,10 +62,11 @@ public class Jobs {
     private final QueenReader reader;
     private final Agendas agendas;
     private final ColonyStandings colonies;
+    private final SplitStops splitStops;
     private final SettingsInForce settings;
 
     Jobs(Yards yards, Hives hives, CellBuilders builders, Grafts grafts, Queens queens, QueenReader reader,
-            Agendas agendas, ColonyStandings colonies, SettingsInForce settings) {
+            Agendas agendas, ColonyStandings colonies, SplitStops splitStops, SettingsInForce settings) {
         this.yards = yards;
         this.hives = hives;
         this.builders = builders;
@@ -74,6 +75,7 @@ public class Jobs {
         this.reader = reader;
         this.agendas = agendas;
         this.colonies = colonies;
+        this.splitStops = splitStops;
         this.settings = settings;
     }
 
@@ -84,9 +86,15 @@ public class Jobs {
      * @param expected cells and queens at whose hives something is due
      * @param hives the hives they are in, and those that cells are to be given to
      * @param hiveOfCell for each ripe cell that is to be given: the empty hive it goes to
+     * @param splitOf the split that a job belongs to, by the job's key
      */
     public record Found(List<Stop> stops, List<QueenReader.Expected> expected, Map<UUID, Yard> yards,
-            Map<UUID, Hive> hives, Map<UUID, UUID> hiveOfCell) {
+            Map<UUID, Hive> hives, Map<UUID, UUID> hiveOfCell, Map<String, UUID> splitOf) {
+    }
+
+    /** What tells a job from every other. */
+    static String keyOf(UUID subject, String job) {
+        return subject + " " + job;
     }
 
     /** Whatever may be done by that day. */
@@ -110,9 +118,14 @@ public class Jobs {
         expected.forEach(one -> one.outlook().due()
                 .ifPresent(job -> stops.add(atQueen(one, job, yardsById, hivesById, own.scheme()))));
         stops.addAll(atColonies(yardsById, today));
+        Map<String, UUID> splitOf = new HashMap<>();
+        splitStops.of(yardsById, today).forEach(one -> {
+            stops.add(one.stop());
+            splitOf.put(keyOf(one.stop().subject(), one.stop().job()), one.split());
+        });
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> hiveOfCell = atEmptyHives(stops, ripe, yardsById, hivesById, today);
-        return new Found(stops, expected, yardsById, hivesById, hiveOfCell);
+        return new Found(stops, expected, yardsById, hivesById, hiveOfCell, splitOf);
     }
 
     private List<Stop> atColonies(Map<UUID, Yard> yardsById, LocalDate today) {
@@ -145,7 +158,7 @@ public class Jobs {
         return new Stop.Box(INCUBATOR, "Incubator", 0, number, "cage " + number);
     }
 
-    private static Stop.Box box(Hive hive, Map<UUID, Yard> yards) {
+    static Stop.Box box(Hive hive, Map<UUID, Yard> yards) {
         Yard yard = Objects.requireNonNull(yards.get(hive.yardId()));
         return new Stop.Box(yard.id(), yard.name(), yard.walkOrder(), hive.position(), hive.code());
     }
@@ -181,7 +194,7 @@ public class Jobs {
                     stops.add(new Stop(box, kind.name(), graft.id(), Sentence.of("step." + kind.name()), step.when(),
                             step.reasons(), kit(kind, graft, cells.size())));
                 }
-                if (kind == StepKind.PLACE_CELLS && isRipe(calendar, today)) {
+                if (kind == StepKind.PLACE_CELLS && calendar.isRipeOn(today)) {
                     cells.stream().sorted(Comparator.comparing(Queen::code)).forEach(ripe::add);
                 }
             }
@@ -196,13 +209,6 @@ public class Jobs {
                 DatedSpan.ofClosed(today, by), List.of(Reason.of(Source.COMMON_PRACTICE, "due.motherGone",
                         mother.name().isEmpty() ? mother.code() : mother.name())),
                 Kit.NOTHING);
-    }
-
-    /** From the day of placing until the first virgin may be out: after that nobody gives a cell away blindly. */
-    private static boolean isRipe(GraftCalendar calendar, LocalDate today) {
-        LocalDate ripe = calendar.when(StepKind.PLACE_CELLS).orElseThrow().earliest();
-        LocalDate firstVirgin = calendar.when(StepKind.EMERGENCE).orElseThrow().earliest();
-        return !today.isBefore(ripe) && !today.isAfter(firstVirgin);
     }
 
     private static Kit kit(StepKind kind, Graft graft, int cells) {

@@ -45,15 +45,16 @@ class RoundController {
 
     /**
      * @param job the job's word
-     * @param subjectKind QUEEN, GRAFT or HIVE
+     * @param subjectKind QUEEN, GRAFT, HIVE or SPLIT
      * @param overdue it should have been done before today
      * @param queen whom it concerns, if it is one cell or queen
      * @param hive the empty hive that the cell goes to, where a ripe cell is given
      * @param graft the batch it concerns, if it is one
+     * @param split the split that it belongs to, if to one
      */
     record StopView(String job, String subjectKind, UUID subject, String code, String text, SpanView window,
             boolean overdue, List<ReasonView> reasons, @Nullable QueenView queen, @Nullable UUID hive,
-            @Nullable UUID graft) {
+            @Nullable UUID graft, @Nullable UUID split) {
     }
 
     record Late(UUID queen, String code, @Nullable String hive, int daysSinceEmergence, double comesGood,

@@ -26,6 +26,7 @@ import vividcrown.core.rearing.RearingDeed;
 import vividcrown.core.round.Caution;
 import vividcrown.core.round.Round;
 import vividcrown.core.round.Stop;
+import vividcrown.core.split.making.SplitDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -79,9 +80,10 @@ class RoundPlanner {
     RoundPage plan() {
         LocalDate day = today.day();
         Jobs.Found found = jobs.dueBy(day);
-        Set<String> putOff = putOffs.on(day).stream().map(one -> key(one.subjectId(), one.job()))
+        Set<String> putOff = putOffs.on(day).stream().map(one -> Jobs.keyOf(one.subjectId(), one.job()))
                 .collect(Collectors.toSet());
-        List<Stop> wanted = found.stops().stream().filter(stop -> !putOff.contains(key(stop.subject(), stop.job())))
+        List<Stop> wanted = found.stops().stream()
+                .filter(stop -> !putOff.contains(Jobs.keyOf(stop.subject(), stop.job())))
                 .toList();
         Round round = Round.of(wanted, day);
         Map<UUID, QueenView> views = views(round, found, day);
@@ -89,10 +91,6 @@ class RoundPlanner {
         return new RoundPage(day, yards(round, found, views, shut, day), new TreeMap<>(round.kit().items()),
                 late(day),
                 EVERY_ROUND.stream().map(one -> new CautionView(one, one.sentence().toString())).toList());
-    }
-
-    private static String key(UUID subject, Object job) {
-        return subject + " " + job;
     }
 
     private Map<UUID, QueenView> views(Round round, Jobs.Found found, LocalDate day) {
@@ -144,13 +142,17 @@ class RoundPlanner {
             LocalDate day) {
         boolean atQueen = Jobs.isAtQueen(stop.job());
         UUID hive = found.hiveOfCell().get(stop.subject());
-        boolean atColony = ColonyWork.isAtColony(stop.job());
-        boolean ofBatch = !atQueen && !atColony && hive == null;
-        SubjectKind kind = atColony ? HiveDeed.HIVE : ofBatch ? RearingDeed.GRAFT : QueenDeed.QUEEN;
+        UUID split = found.splitOf().get(Jobs.keyOf(stop.subject(), stop.job()));
+        boolean atColony = ColonyWork.isAtColony(stop.job()) || split != null && !split.equals(stop.subject());
+        boolean toMake = stop.subject().equals(split);
+        boolean ofBatch = !atQueen && !atColony && !toMake && hive == null;
+        SubjectKind kind = toMake
+                ? SplitDeed.SPLIT
+                : atColony ? HiveDeed.HIVE : ofBatch ? RearingDeed.GRAFT : QueenDeed.QUEEN;
         return new StopView(stop.job(), kind.name(), stop.subject(),
                 stop.box().code(), stop.toDo().toString(), SpanView.of(stop.window()), stop.window().isOverBy(day),
                 ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : hive,
-                ofBatch ? stop.subject() : null);
+                ofBatch ? stop.subject() : null, split);
     }
 
     private List<Late> late(LocalDate day) {

@@ -1,6 +1,7 @@
 package vividcrown.server.split;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -8,6 +9,8 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +22,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.hive.Purpose;
@@ -28,11 +32,14 @@ import vividcrown.core.hive.UnitQueen;
 import vividcrown.core.hive.UnitTrait;
 import vividcrown.core.hive.forecast.OwnGrowth;
 import vividcrown.core.hive.forecast.Surroundings;
+import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.settings.Settings;
 import vividcrown.core.split.EqualiseQuestion;
 import vividcrown.core.split.Equaliser;
 import vividcrown.core.split.LateSeason;
 import vividcrown.core.split.Place;
+import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.SplitPlanner;
 import vividcrown.core.split.SplitQuestion;
 import vividcrown.core.split.SplitQuestion.Stock;
@@ -41,16 +48,21 @@ import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.Recipes;
 import vividcrown.core.split.recipe.SplitRecipe;
+import vividcrown.core.store.Store;
+import vividcrown.core.store.Thing;
 import vividcrown.core.yard.Flow;
 import vividcrown.core.yard.SiteCondition;
+import vividcrown.core.yard.YardDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
+import vividcrown.server.journal.DeedJson;
 import vividcrown.server.mating.YardFlow;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.split.MovesView.EqualiseView;
 import vividcrown.server.split.MovesView.LateSeasonView;
+import vividcrown.server.store.InStore;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -61,6 +73,8 @@ class SplitController {
 
     private static final double SECONDS = 3;
     private static final int LONGEST_AHEAD_DAYS = 14;
+    /** Flyers find home from nearer. Common practice. */
+    private static final double BEYOND_FLIGHT_KM = 5;
 
     /**
      * A hive as its boxes from above show it.
@@ -114,16 +128,36 @@ class SplitController {
      * @param drawn drawn combs in stock
      * @param queens ripe cells, virgins or mated queens at hand, as the recipe wants them
      * @param held frames that go or stay whatever the plan would say
+     * @param own name of a recipe of the operation's own, in place of the trade's
+     * @param to yard in which the new units stand; left out, the one that their place calls for
      */
     record SplitAsk(@NotNull RecipeKind recipe, @Nullable UUID yard, @Nullable LocalDate day,
             @Nullable @Min(1) @Max(400) Integer most, @Nullable Place unitsAt,
             @Nullable @Min(0) @Max(500) Double kilometres, @Nullable @Min(0) @Max(10_000) Integer boxes,
             @Nullable @Min(0) @Max(10_000) Integer drawn, @Nullable @Min(0) @Max(10_000) Integer queens,
-            @Nullable @Size(max = 500) List<@Valid HeldFast> held) {
+            @Nullable @Size(max = 500) List<@Valid HeldFast> held,
+            @Nullable @Size(max = 60) String own, @Nullable UUID to) {
     }
 
-    /** @param units hives that were asked, as they were last read */
-    record SplitPage(ReckonedWith with, List<UnitLine> units, SplitPlanView plan) {
+    /**
+     * @param units hives that were asked, as they were last read
+     * @param toYard where the new units stand
+     * @param kilometres from the hives that were asked to there
+     * @param sheet the plan as it can be taken to the yard; left out where there is nothing to make, or frames of several
+     *        formats would meet in one unit
+     * @param atHand cells and queens that will be at hand on the day, by the record
+     * @param inStock what was taken to lie in the store, where nobody said otherwise
+     */
+    record SplitPage(ReckonedWith with, List<UnitLine> units, SplitPlanView plan, String toYard, double kilometres,
+            @Schema(ref = "#/components/schemas/SplitSheet") @Nullable JsonNode sheet, QueensAtHand.AtHand atHand,
+            StockTaken inStock) {
+    }
+
+    /**
+     * @param boxes nuc boxes; left out if nobody keeps count of them
+     * @param drawn drawn combs
+     */
+    record StockTaken(@Nullable Integer boxes, @Nullable Integer drawn) {
     }
 
     /** @param units hives that were asked, as they were last read */
@@ -139,20 +173,33 @@ class SplitController {
     private final HiveUnits units;
     private final YardFlow flows;
     private final SettingsInForce settings;
+    private final Sheets sheets;
+    private final InStore store;
+    private final QueensAtHand queensAtHand;
     private final Today today;
 
-    SplitController(Hives hives, Yards yards, HiveUnits units, YardFlow flows, SettingsInForce settings, Today today) {
+    SplitController(Hives hives, Yards yards, HiveUnits units, YardFlow flows, SettingsInForce settings, Sheets sheets,
+            InStore store, QueensAtHand queensAtHand, Today today) {
         this.hives = hives;
         this.yards = yards;
         this.units = units;
         this.flows = flows;
         this.settings = settings;
+        this.sheets = sheets;
+        this.store = store;
+        this.queensAtHand = queensAtHand;
         this.today = today;
     }
 
     private record Asked(Conditions at, ReckonedWith with, List<HiveUnits.HiveUnit> hives, Map<UUID, Yard> yards) {
         List<Unit> known() {
             return hives.stream().flatMap(one -> one.unit().stream()).toList();
+        }
+
+        /** Bees of a yard that the new units go to would be at home there. */
+        Asked without(Optional<Yard> to) {
+            return new Asked(at, with, hives.stream()
+                    .filter(one -> to.filter(yard -> yard.id().equals(one.hive().yardId())).isEmpty()).toList(), yards);
         }
 
         List<UnitLine> lines() {
@@ -204,12 +251,20 @@ class SplitController {
     @PostMapping("/plan")
     @Operation(operationId = "planSplits", summary = "The best set of splits out of the operation's own hives")
     SplitPage plan(@Valid @RequestBody SplitAsk ask) {
-        Asked asked = asked(ask.yard(), ask.day(), ask.kilometres() == null ? 0 : ask.kilometres(), Purpose.PRODUCTION,
-                Purpose.DRONE_COLONY, Purpose.NUC);
-        SplitRecipe recipe = Recipes.of(ask.recipe());
+        SplitRecipe recipe = recipe(ask);
+        Place place = Optional.ofNullable(ask.unitsAt()).orElse(recipe.place());
+        Roads roads = roads(ask, place);
+        Asked asked = asked(ask.yard(), ask.day(), roads.nearest(), Purpose.PRODUCTION, Purpose.DRONE_COLONY,
+                Purpose.NUC).without(place == Place.AWAY ? Optional.of(roads.to()) : Optional.empty());
         Optional<Integer> queens = Optional.ofNullable(ask.queens());
-        Stock stock = new Stock(Optional.ofNullable(ask.boxes()), Optional.ofNullable(ask.drawn()), Optional.empty(),
-                Optional.empty(), Optional.empty(), queens, queens, queens);
+        Store now = store.current();
+        boolean mini = recipe.kind() == RecipeKind.MINI_MATING_NUC;
+        StockTaken inStock = new StockTaken(now.pieces(mini ? Thing.MINI_NUCS : Thing.NUC_BOXES).orElse(null),
+                now.pieces(Thing.DRAWN_COMBS).orElse(null));
+        Stock stock = new Stock(Optional.ofNullable(ask.boxes()).or(() -> Optional.ofNullable(inStock.boxes())),
+                Optional.ofNullable(ask.drawn()).or(() -> Optional.ofNullable(inStock.drawn())),
+                now.pieces(Thing.FOUNDATION_FRAMES), now.pieces(Thing.FEEDERS), now.of(Thing.SYRUP_LITRES), queens,
+                queens, queens);
         List<SplitQuestion.Lock> locks = new ArrayList<>();
         if (ask.held() != null) {
             ask.held().forEach(held -> locks
@@ -217,8 +272,67 @@ class SplitController {
         }
         SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
                 List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
-                Map.of(), locks, Map.of(), asked.with().ownGrowth());
-        return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(SplitPlanner.plan(question, SECONDS)));
+                Map.of(), locks, roads.kilometres(), asked.with().ownGrowth());
+        SplitPlan plan = SplitPlanner.plan(question, SECONDS);
+        JsonNode sheet = sheets.of(plan, asked.hives(), roads.to())
+                .map(one -> (JsonNode) DeedJson.MAPPER.valueToTree(one)).orElse(null);
+        return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(plan), roads.to().name(),
+                Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock);
+    }
+
+    private SplitRecipe recipe(SplitAsk ask) {
+        String own = ask.own();
+        if (own == null) {
+            return Recipes.of(ask.recipe());
+        }
+        return settings.current().recipes().stream().filter(one -> one.name().equals(own)).findFirst()
+                .map(Settings.OwnRecipe::recipe)
+                .orElseThrow(() -> Refusal.invalid("own", Sentence.of("split.noSuchRecipe", own)));
+    }
+
+    /**
+     * Where the new units stand, and how far that is.
+     *
+     * @param kilometres from there to each yard that gives, by its name
+     */
+    private record Roads(Yard to, Map<String, Double> kilometres) {
+        /** From the nearest: its flyers are the first to find home. */
+        double nearest() {
+            return kilometres.values().stream().mapToDouble(Double::doubleValue).min().orElse(0);
+        }
+    }
+
+    /** In another yard: the nearest beyond the bees' flight, or the furthest there is. */
+    private Roads roads(SplitAsk ask, Place place) {
+        List<Yard> open = yards.byId().values().stream().filter(yard -> yard.closedOn().isEmpty())
+                .sorted(Comparator.comparing(Yard::walkOrder)).toList();
+        List<Yard> giving = open.stream().filter(yard -> ask.yard() == null || yard.id().equals(ask.yard()))
+                .filter(yard -> !hives.findByYardIdAndPurposeInAndEndedOnIsNull(yard.id(),
+                        List.of(Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC)).isEmpty())
+                .toList();
+        Yard from = giving.stream().findFirst().or(() -> open.stream().findFirst())
+                .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
+        Yard to = Optional.ofNullable(ask.to()).map(id -> open.stream().filter(yard -> yard.id().equals(id)).findFirst()
+                .orElseThrow(() -> Refusal.notHere(YardDeed.YARD, id))).orElseGet(() -> place == Place.AWAY
+                        ? away(from, open)
+                        : from);
+        Map<String, Double> roads = new HashMap<>();
+        giving.stream().filter(yard -> place != Place.AWAY || !yard.id().equals(to.id()))
+                .forEach(yard -> roads.put(yard.name(), ask.kilometres() != null && !yard.id().equals(to.id())
+                        ? ask.kilometres()
+                        : kilometres(yard, to)));
+        return new Roads(to, roads);
+    }
+
+    private static Yard away(Yard from, List<Yard> open) {
+        List<Yard> others = open.stream().filter(yard -> !yard.id().equals(from.id()))
+                .sorted(Comparator.comparingDouble(yard -> kilometres(from, yard))).toList();
+        return others.stream().filter(yard -> kilometres(from, yard) >= BEYOND_FLIGHT_KM).findFirst()
+                .orElse(others.isEmpty() ? from : others.getLast());
+    }
+
+    private static double kilometres(Yard one, Yard other) {
+        return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude()) / 1000;
     }
 
     @GetMapping("/equalise")

@@ -183,6 +183,13 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                 : closed.map(day -> new Due(Due.Work.STILL_THERE, STILL_THERE.from(day)));
     }
 
+    /** Whether a key names something that follows at a unit or at a hive that gave. */
+    public boolean isALaterStep(String key) {
+        return sheet.givers().stream().anyMatch(giver -> keyOf(giver).equals(key))
+                || sheet.units().stream().anyMatch(unit -> key.equals(keyOf(unit, Due.Work.MAY_HOLD_HER))
+                        || unit.due().stream().anyMatch(due -> key.equals(keyOf(unit, due.work()))));
+    }
+
     /** The key under which a look at a unit is recorded. */
     public static String keyOf(NewHive unit, Due.Work work) {
         return "%s %s".formatted(work.name().toLowerCase(Locale.ROOT).replace('_', '-'), unit.code());

@@ -9,8 +9,10 @@ import java.util.UUID;
 import vividcrown.core.hive.Box;
 import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.journal.Faults;
+import vividcrown.core.reading.Sign;
 import vividcrown.core.split.Due;
 import vividcrown.core.split.Place;
+import vividcrown.core.split.SplitPlan.Closed;
 import vividcrown.core.split.SplitPlan.Filled;
 import vividcrown.core.split.recipe.Gets;
 import vividcrown.core.split.recipe.RecipeKind;
@@ -34,10 +36,17 @@ public record SplitSheet(RecipeKind recipe, Gets gets, Place place, LocalDate da
     /**
      * A hive that gives.
      *
-     * @param drawn combs that go back into it
-     * @param foundation frames of foundation that go back into it
+     * @param closes its boxes afterwards, where frames left
      */
-    public record Giver(UUID hive, String code, int drawn, int foundation) {
+    public record Giver(UUID hive, String code, List<Closed> closes) {
+        public Giver {
+            closes = List.copyOf(closes);
+        }
+
+        /** How many frames of that kind go back into it. */
+        public int comesIn(Filled filled) {
+            return (int) closes.stream().filter(one -> one.otherwise() == filled).count();
+        }
     }
 
     /**
@@ -80,8 +89,12 @@ public record SplitSheet(RecipeKind recipe, Gets gets, Place place, LocalDate da
      * @param from the hive it is taken out of
      * @param box its box there
      * @param at where it hangs there
+     * @param signs what was on it when it was read last
      */
-    public record Comes(UUID frame, UUID from, UUID box, FrameAt at) {
+    public record Comes(UUID frame, UUID from, UUID box, FrameAt at, Set<Sign> signs) {
+        public Comes {
+            signs = Set.copyOf(signs);
+        }
     }
 
     /** @param frames of whose bees */

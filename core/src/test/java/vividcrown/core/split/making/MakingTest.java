@@ -7,6 +7,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.hive.FrameSeen.FrameAt;
@@ -33,14 +34,14 @@ class MakingTest {
 
     private static final LocalDate JUN_8 = LocalDate.of(2026, 6, 8);
     private static final UUID SPLIT = new UUID(0, 1);
-    private static final Giver H_1 = new Giver(new UUID(1, 1), "H 1", 2, 0);
-    private static final Giver H_2 = new Giver(new UUID(1, 2), "H 2", 0, 1);
+    private static final Giver H_1 = new Giver(new UUID(1, 1), "H 1", List.of());
+    private static final Giver H_2 = new Giver(new UUID(1, 2), "H 2", List.of());
     private static final String FIND_H1 = "find H 1";
 
     private static Hangs comb(int slot, Giver from, int at) {
         return new Hangs(slot, Filled.A_FRAME,
                 Optional.of(new Comes(new UUID(at, from.hive().getLeastSignificantBits()), from.hive(), new UUID(5, 5),
-                        new FrameAt(1, at))));
+                        new FrameAt(1, at), Set.of())));
     }
 
     private static final NewHive N_1 = new NewHive(new UUID(2, 1), new UUID(3, 1), "N 1", 7, 5,

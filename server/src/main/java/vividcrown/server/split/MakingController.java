@@ -1,0 +1,213 @@
+package vividcrown.server.split;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+import vividcrown.core.hive.Unit;
+import vividcrown.core.journal.Deed;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.split.Due;
+import vividcrown.core.split.SplitPlan.Filled;
+import vividcrown.core.split.making.Making;
+import vividcrown.core.split.making.MakingStep;
+import vividcrown.core.split.making.SplitDeed;
+import vividcrown.core.split.making.SplitDeed.How;
+import vividcrown.core.split.making.SplitSheet;
+import vividcrown.server.clock.Today;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.hive.Stacks;
+import vividcrown.server.journal.Deeds;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.split.MakingView.ChoiceView;
+import vividcrown.server.split.MakingView.Kind;
+import vividcrown.server.split.MakingView.LaterView;
+import vividcrown.server.split.MakingView.MadeUnitView;
+import vividcrown.server.split.MakingView.MakingStepView;
+import vividcrown.server.wire.SpanView;
+import vividcrown.server.yard.Yards;
+
+/** Splits that are being made, step by step. */
+@RestController
+@RequestMapping("/api/v1/splits/making")
+class MakingController {
+
+    /**
+     * A split that is followed.
+     *
+     * @param units codes of its new units
+     * @param made every step was done or left
+     */
+    record MakingLine(UUID id, LocalDate day, String recipeText, List<String> units, boolean made) {
+    }
+
+    private final Makings makings;
+    private final Hives hives;
+    private final Stacks stacks;
+    private final HiveUnits hiveUnits;
+    private final Yards yards;
+    private final Deeds deeds;
+    private final Today today;
+
+    MakingController(Makings makings, Hives hives, Stacks stacks, HiveUnits hiveUnits, Yards yards, Deeds deeds,
+            Today today) {
+        this.makings = makings;
+        this.hives = hives;
+        this.stacks = stacks;
+        this.hiveUnits = hiveUnits;
+        this.yards = yards;
+        this.deeds = deeds;
+        this.today = today;
+    }
+
+    @GetMapping
+    @Operation(operationId = "makings", summary = "Splits that are followed, the newest first")
+    List<MakingLine> all() {
+        return makings.followed(today.day()).entrySet().stream().map(one -> {
+            SplitSheet sheet = one.getValue().sheet();
+            return new MakingLine(one.getKey(), sheet.day(), sheet.recipe().sentence().toString(),
+                    sheet.units().stream().map(SplitSheet.NewHive::code).toList(), one.getValue().isMade());
+        }).toList();
+    }
+
+    @GetMapping("/{id}")
+    @Operation(operationId = "making", summary = "A split step by step: what was planned, what was done, what may be done now")
+    MakingView one(@PathVariable UUID id) {
+        Making making = makings.of(id).orElseThrow(() -> Refusal.notHere(SplitDeed.SPLIT, id));
+        SplitSheet sheet = making.sheet();
+        List<Hive> giving = hives.findAllById(sheet.givers().stream().map(SplitSheet.Giver::hive).toList());
+        MakingDeeds record = new MakingDeeds(CurrentOperation.require(), making, stacks.of(giving));
+        List<MakingStepView> steps = MakingStep.of(sheet).stream().map(step -> view(step, making, record)).toList();
+        Map<UUID, Unit> counted = counted(sheet.units().stream().map(SplitSheet.NewHive::hive).toList());
+        return new MakingView(id, sheet.recipe(), sheet.recipe().sentence().toString(), sheet.day(),
+                sheet.takesTheQueen(), steps,
+                sheet.units().stream().map(unit -> unit(unit, making, record, counted)).toList(),
+                sheet.givers().stream().flatMap(giver -> making.ahead(giver).map(due -> later(giver.hive(),
+                        giver.code(), Making.keyOf(giver), due, List.of())).stream()).toList(),
+                making.isMade(), making.dropped());
+    }
+
+    private Map<UUID, Unit> counted(Collection<UUID> units) {
+        List<Hive> standing = hives.findAllById(units).stream().filter(hive -> !hive.isEnded()).toList();
+        return hiveUnits.of(standing, yards.byId(), today.day()).stream().filter(one -> one.unit().isPresent())
+                .collect(Collectors.toMap(one -> one.hive().id(), one -> one.unit().orElseThrow()));
+    }
+
+    private MadeUnitView unit(SplitSheet.NewHive unit, Making making, MakingDeeds record, Map<UUID, Unit> counted) {
+        Optional<Unit> now = Optional.ofNullable(counted.get(unit.hive()));
+        return new MadeUnitView(unit.hive(), unit.code(), making.stands(unit), making.mayHoldHer(unit), unit.target(),
+                now.map(one -> ForecastView.tenth(one.framesOfBees())).orElse(null),
+                now.map(Unit::broodFrames).orElse(null), now.map(Unit::readOn).orElse(null),
+                making.stands(unit)
+                        ? making.ahead(unit).stream().map(due -> later(unit.hive(), unit.code(),
+                                Making.keyOf(unit, due.work()), due, record.of(unit, due))).toList()
+                        : List.of());
+    }
+
+    private LaterView later(UUID hive, String code, String key, Due due, List<Deed> record) {
+        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), due.words().toString(),
+                List.of(choice(How.DONE, record), choice(How.LEFT, List.of())));
+    }
+
+    private ChoiceView choice(How how, List<Deed> record) {
+        List<JsonNode> views = new ArrayList<>();
+        record.forEach(deed -> views.add(deeds.view(deed)));
+        return new ChoiceView(how, views);
+    }
+
+    private MakingStepView view(MakingStep step, Making making, MakingDeeds record) {
+        Making.Gate gate = making.gate(step);
+        List<ChoiceView> choices = ways(step, making.sheet().takesTheQueen())
+                .map(how -> choice(how, how == How.LEFT ? List.of() : record.of(step, how))).toList();
+        Optional<Making.Done> done = Optional.ofNullable(making.done().get(step.key()));
+        return new MakingStepView(step.key(), kind(step), at(step), unit(step), text(step, making).toString(),
+                step instanceof MakingStep.Frame frame ? frame.comes().at() : null,
+                step instanceof MakingStep.Shaken shaken && shaken.shake().aboveExcluder(), gate,
+                gate == Making.Gate.OPEN ? null : Sentence.of("split.gate." + gate.name()).toString(),
+                done.map(Making.Done::how).orElse(null), done.map(Making.Done::day).orElse(null), choices);
+    }
+
+    /** Every way in which it may turn out to have been done; the gate says which of them are open now. */
+    private static Stream<How> ways(MakingStep step, boolean takesTheQueen) {
+        return switch (step) {
+            case MakingStep.Find _ -> takesTheQueen
+                    ? Stream.of(How.IN_HAND, How.NOT_FOUND)
+                    : Stream.of(How.SEEN_STAYS, How.IN_HAND, How.NOT_FOUND);
+            case MakingStep.Frame _ -> Stream.of(How.DONE, How.SEARCHED, How.UNSEARCHED, How.LEFT);
+            case MakingStep.Shaken _ -> Stream.of(How.DONE, How.SEARCHED, How.LEFT);
+            case MakingStep.SetUp _,MakingStep.Comb _,MakingStep.Close _,MakingStep.AtOnce _ ->
+                Stream.of(How.DONE, How.LEFT);
+        };
+    }
+
+    private static Kind kind(MakingStep step) {
+        return switch (step) {
+            case MakingStep.SetUp _ -> Kind.SET_UP;
+            case MakingStep.Find _ -> Kind.FIND;
+            case MakingStep.Frame _ -> Kind.FRAME;
+            case MakingStep.Shaken _ -> Kind.SHAKE;
+            case MakingStep.Comb _ -> Kind.COMB;
+            case MakingStep.Close _ -> Kind.CLOSE;
+            case MakingStep.AtOnce _ -> Kind.AT_ONCE;
+        };
+    }
+
+    private static String at(MakingStep step) {
+        return switch (step) {
+            case MakingStep.SetUp(SplitSheet.NewHive unit) -> unit.code();
+            case MakingStep.Find(SplitSheet.Giver giver) -> giver.code();
+            case MakingStep.Frame frame -> frame.giver().code();
+            case MakingStep.Shaken shaken -> shaken.giver().code();
+            case MakingStep.Comb(SplitSheet.NewHive unit, _) -> unit.code();
+            case MakingStep.Close(SplitSheet.Giver giver) -> giver.code();
+            case MakingStep.AtOnce(SplitSheet.NewHive unit, _) -> unit.code();
+        };
+    }
+
+    private static @Nullable String unit(MakingStep step) {
+        return switch (step) {
+            case MakingStep.SetUp(SplitSheet.NewHive unit) -> unit.code();
+            case MakingStep.Frame frame -> frame.unit().code();
+            case MakingStep.Shaken shaken -> shaken.unit().code();
+            case MakingStep.Comb(SplitSheet.NewHive unit, _) -> unit.code();
+            case MakingStep.AtOnce(SplitSheet.NewHive unit, _) -> unit.code();
+            case MakingStep.Find _,MakingStep.Close _ -> null;
+        };
+    }
+
+    private static Sentence text(MakingStep step, Making making) {
+        return switch (step) {
+            case MakingStep.SetUp(SplitSheet.NewHive unit) ->
+                Sentence.of("making.SET_UP", unit.code(), unit.slots());
+            case MakingStep.Find(SplitSheet.Giver giver) ->
+                Sentence.of(making.sheet().takesTheQueen() ? "making.CATCH" : "making.FIND", giver.code());
+            case MakingStep.Frame(SplitSheet.Giver giver, SplitSheet.NewHive unit, int slot, SplitSheet.Comes comes) ->
+                Sentence.of("making.FRAME", giver.code(), comes.at().toString(), unit.code(), slot);
+            case MakingStep.Shaken(SplitSheet.Giver giver, SplitSheet.NewHive unit, SplitSheet.Shake shake) ->
+                Sentence.of(shake.aboveExcluder() ? "making.SHAKE_ABOVE" : "making.SHAKE", giver.code(), unit.code(),
+                        shake.frames());
+            case MakingStep.Comb(SplitSheet.NewHive unit, List<SplitSheet.Hangs> hangs) -> Sentence.of("making.COMB",
+                    unit.code(), hangs.stream().filter(one -> one.filled() == Filled.DRAWN).count(),
+                    hangs.stream().filter(one -> one.filled() == Filled.FOUNDATION).count());
+            case MakingStep.Close(SplitSheet.Giver giver) -> Sentence.of(
+                    making.how(new MakingStep.Find(giver)).filter(How.IN_HAND::equals).isPresent()
+                            && !making.sheet().takesTheQueen() ? "making.CLOSE_WITH_HER" : "making.CLOSE",
+                    giver.code(), giver.comesIn(Filled.DRAWN), giver.comesIn(Filled.FOUNDATION));
+            case MakingStep.AtOnce(_, Due due) -> due.words();
+        };
+    }
+}

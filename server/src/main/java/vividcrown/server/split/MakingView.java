@@ -1,0 +1,83 @@
+package vividcrown.server.split;
+
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import vividcrown.core.hive.FrameSeen.FrameAt;
+import vividcrown.core.split.Due;
+import vividcrown.core.split.making.Making.Gate;
+import vividcrown.core.split.making.SplitDeed.How;
+import vividcrown.core.split.recipe.RecipeKind;
+import vividcrown.core.split.recipe.SplitRecipe;
+import vividcrown.server.wire.SpanView;
+
+/**
+ * A split that is being made: what was planned, and beside it what was done.
+ *
+ * @param day on which it was to be done
+ * @param takesTheQueen the old queen goes into the new unit
+ * @param steps in the order of the work
+ * @param units with what is still to come
+ * @param still looks into hives that gave, for their queens' eggs
+ * @param made every step was done or left
+ */
+public record MakingView(UUID id, RecipeKind recipe, String recipeText, LocalDate day, boolean takesTheQueen,
+        List<MakingStepView> steps, List<MadeUnitView> units, List<LaterView> still, boolean made,
+        boolean dropped) {
+
+    /** What kind of step. */
+    public enum Kind {
+        SET_UP, FIND, FRAME, SHAKE, COMB, CLOSE, AT_ONCE
+    }
+
+    /**
+     * @param key names it in the record
+     * @param at the hive, or the new unit, that it is done at
+     * @param unit the new unit that it is done for; left out where it is for all
+     * @param frame the frame that goes
+     * @param aboveExcluder no queen can be among these bees
+     * @param gate whether it may be done now
+     * @param gateText what must be so before
+     * @param how how it was done, if it was
+     * @param on the day on which it was done
+     */
+    public record MakingStepView(String key, Kind kind, String at, @Nullable String unit, String text,
+            @Nullable FrameAt frame, boolean aboveExcluder, Gate gate, @Nullable String gateText, @Nullable How how,
+            @Nullable LocalDate on, List<ChoiceView> choices) {
+    }
+
+    /**
+     * One way to have done it.
+     *
+     * @param deeds what is recorded then
+     */
+    public record ChoiceView(How how,
+            @ArraySchema(schema = @Schema(ref = "#/components/schemas/Deed")) List<JsonNode> deeds) {
+    }
+
+    /**
+     * @param hive the hive it is, once its box stands
+     * @param mayHoldHer something went there unsearched
+     * @param target what the count on day ten should show
+     * @param framesOfBees as it was counted last
+     * @param broodFrames as they were counted last
+     */
+    public record MadeUnitView(UUID hive, String code, boolean stands, boolean mayHoldHer, SplitRecipe.Target target,
+            @Nullable Double framesOfBees, @Nullable Integer broodFrames, @Nullable LocalDate countedOn,
+            List<LaterView> ahead) {
+    }
+
+    /**
+     * What is still to come.
+     *
+     * @param hive where
+     * @param key names it in the record
+     */
+    public record LaterView(UUID hive, String code, String key, Due.Work work, SpanView when, String text,
+            List<ChoiceView> choices) {
+    }
+}

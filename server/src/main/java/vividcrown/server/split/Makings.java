@@ -1,0 +1,84 @@
+package vividcrown.server.split;
+
+import java.time.LocalDate;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.core.annotation.Order;
+import org.springframework.stereotype.Component;
+import vividcrown.core.journal.Contradiction;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.split.making.Making;
+import vividcrown.core.split.making.SplitDeed;
+import vividcrown.server.journal.Contradictions;
+import vividcrown.server.journal.Projector;
+import vividcrown.server.journal.Records;
+
+/** Splits that were taken to the yard, and their rows made from the record. */
+@Component
+@Order(55)
+public class Makings implements Projector {
+
+    private static final String FOUND_IN = "SPLIT";
+    /** Whatever follows a split is over by then. */
+    private static final int FOLLOWED_DAYS = 70;
+
+    private final SplitTable splits;
+    private final Records records;
+    private final Contradictions contradictions;
+
+    Makings(SplitTable splits, Records records, Contradictions contradictions) {
+        this.splits = splits;
+        this.records = records;
+        this.contradictions = contradictions;
+    }
+
+    /** Those that are followed, the newest first. */
+    public Map<UUID, Making> followed(LocalDate today) {
+        List<UUID> ids = splits
+                .findByDayGreaterThanEqualAndDroppedFalseOrderByDayDescIdDesc(today.minusDays(FOLLOWED_DAYS)).stream()
+                .map(SplitRow::id).toList();
+        Map<UUID, List<Entry>> standing = records.standing(ids);
+        Map<UUID, Making> all = new LinkedHashMap<>();
+        ids.forEach(id -> Making.fold(standing.getOrDefault(id, List.of())).ifPresent(one -> all.put(id, one)));
+        return all;
+    }
+
+    Optional<Making> of(UUID split) {
+        return splits.findById(split)
+                .flatMap(row -> Making.fold(records.standing(List.of(split)).getOrDefault(split, List.of())));
+    }
+
+    @Override
+    public SubjectKind subjectKind() {
+        return SplitDeed.SPLIT;
+    }
+
+    @Override
+    public void project(Map<UUID, List<Entry>> bySubject) {
+        Map<UUID, List<Contradiction>> clashes = new HashMap<>();
+        bySubject.forEach((id, record) -> Making.fold(record).ifPresentOrElse(making -> {
+            splits.save(new SplitRow(id, making));
+            clashes.put(id, making.contradictions());
+        }, () -> splits.deleteAllByIdInBatch(List.of(id))));
+        splits.flush();
+        contradictions.replace(FOUND_IN, bySubject.keySet(), clashes);
+    }
+
+    @Override
+    public void clear() {
+        splits.deleteAllInBatch();
+    }
+
+    @Override
+    public Set<UUID> existing(Collection<UUID> subjects) {
+        return splits.findAllById(subjects).stream().map(SplitRow::id).collect(Collectors.toSet());
+    }
+}
