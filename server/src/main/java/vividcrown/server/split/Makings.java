@@ -12,11 +12,16 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import vividcrown.core.hive.HiveEnd;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.SplitDeed;
+import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.recipe.RecipeKind;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
 import vividcrown.server.journal.Contradictions;
 import vividcrown.server.journal.Projector;
 import vividcrown.server.journal.Records;
@@ -30,12 +35,18 @@ public class Makings implements Projector {
     /** Whatever follows a split is over by then. */
     private static final int FOLLOWED_DAYS = 70;
 
+    private static final int YEARS_OF_RECORD = 10;
+    /** From an autumn split to the first flow of the next year. */
+    private static final int WINTER_DAYS = 240;
+
     private final SplitTable splits;
+    private final Hives hives;
     private final Records records;
     private final Contradictions contradictions;
 
-    Makings(SplitTable splits, Records records, Contradictions contradictions) {
+    Makings(SplitTable splits, Hives hives, Records records, Contradictions contradictions) {
         this.splits = splits;
+        this.hives = hives;
         this.records = records;
         this.contradictions = contradictions;
     }
@@ -49,6 +60,28 @@ public class Makings implements Projector {
         Map<UUID, Making> all = new LinkedHashMap<>();
         ids.forEach(id -> Making.fold(standing.getOrDefault(id, List.of())).ifPresent(one -> all.put(id, one)));
         return all;
+    }
+
+    /** Of pooled autumn splits of earlier years: how many came through, how many did not. */
+    int[] autumnSplits(LocalDate today) {
+        List<UUID> ids = splits.findByDayBetween(today.minusYears(YEARS_OF_RECORD), today.minusDays(WINTER_DAYS))
+                .stream()
+                .map(SplitRow::id).toList();
+        List<UUID> units = records.standing(ids).values().stream().flatMap(record -> Making.fold(record).stream())
+                .filter(making -> making.sheet().recipe() == RecipeKind.POOLED_AUTUMN_SPLIT)
+                .flatMap(making -> making.sheet().units().stream().filter(making::stands))
+                .map(SplitSheet.NewHive::hive).toList();
+        int lost = 0;
+        int survived = 0;
+        for (Hive hive : hives.findAllById(units)) {
+            LocalDate spring = hive.setUpOn().plusDays(WINTER_DAYS);
+            boolean ended = hive.endedOn().filter(day -> !day.isAfter(spring)).isPresent();
+            // one that was sold says nothing of how it would have wintered
+            boolean sold = hive.endReason().filter(why -> why == HiveEnd.SOLD).isPresent();
+            lost += ended && !sold ? 1 : 0;
+            survived += ended ? 0 : 1;
+        }
+        return new int[]{survived, lost};
     }
 
     Optional<Making> of(UUID split) {

@@ -16,102 +16,44 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
-import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.hive.Purpose;
-import vividcrown.core.hive.ReadingNotes;
-import vividcrown.core.hive.Unit;
-import vividcrown.core.hive.UnitQueen;
-import vividcrown.core.hive.UnitTrait;
-import vividcrown.core.hive.forecast.OwnGrowth;
-import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.Settings;
-import vividcrown.core.split.EqualiseQuestion;
-import vividcrown.core.split.Equaliser;
-import vividcrown.core.split.LateSeason;
 import vividcrown.core.split.Place;
 import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.SplitPlanner;
 import vividcrown.core.split.SplitQuestion;
 import vividcrown.core.split.SplitQuestion.Stock;
 import vividcrown.core.split.SplitQuestion.Wanted;
-import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.Recipes;
 import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.store.Store;
 import vividcrown.core.store.Thing;
-import vividcrown.core.yard.Flow;
-import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardDeed;
-import vividcrown.server.clock.Today;
-import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.journal.DeedJson;
-import vividcrown.server.mating.YardFlow;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.settings.SettingsInForce;
-import vividcrown.server.split.MovesView.EqualiseView;
-import vividcrown.server.split.MovesView.LateSeasonView;
 import vividcrown.server.store.InStore;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
-/** What the operation's own hives can be split into, who gives what to whom, what becomes of them before winter. */
+/** What the operation's own hives can be split into. */
 @RestController
 @RequestMapping("/api/v1/splits")
 class SplitController {
 
     private static final double SECONDS = 3;
-    private static final int LONGEST_AHEAD_DAYS = 14;
     /** Flyers find home from nearer. Common practice. */
     private static final double BEYOND_FLIGHT_KM = 5;
-
-    /**
-     * A hive as its boxes from above show it.
-     *
-     * @param readOn the day on which it looked like this; left out if it was never read frame by frame
-     * @param sides what stood on each side of each frame then
-     * @param queen as she is judged
-     * @param unread why it cannot be reckoned with
-     */
-    record UnitLine(UUID id, String code, String yardName, Purpose purpose, @Nullable LocalDate readOn, int slots,
-            List<FrameAt> frames, List<ReadingNotes.Side> sides, double framesOfBees, int broodFrames,
-            UnitQueen.@Nullable Is queen, List<UnitTrait> traits, @Nullable String unread) {
-        private static UnitLine of(HiveUnits.HiveUnit one, String yard) {
-            Optional<Unit> unit = one.unit();
-            return new UnitLine(one.hive().id(), one.hive().code(), yard, one.hive().purpose(),
-                    unit.map(Unit::readOn).orElse(null), unit.map(Unit::slots).orElse(0),
-                    unit.map(of -> of.frames().stream().map(frame -> frame.at()).toList()).orElse(List.of()),
-                    one.notes().map(ReadingNotes::sides).orElse(List.of()),
-                    unit.map(of -> Math.round(of.framesOfBees() * 10) / 10.0).orElse(0.0),
-                    unit.map(Unit::broodFrames).orElse(0), unit.map(of -> of.queen().is()).orElse(null),
-                    unit.map(of -> of.traits().stream().sorted().toList()).orElse(List.of()),
-                    one.unread().map(Sentence::toString).orElse(null));
-        }
-    }
-
-    /**
-     * What it was reckoned with, said on the screen.
-     *
-     * @param flow what the bees find
-     * @param flowAssumed nobody said so and too few hives were looked at
-     * @param beetles small hive beetle is about
-     * @param ownGrowth by the operation's own counts, its units grow so many times as fast as is usual
-     * @param ownCounts pairs of counts that this rests on; 0 if it is the trade's
-     */
-    record ReckonedWith(LocalDate day, String yardName, Flow flow, boolean flowAssumed, boolean beetles,
-            double ownGrowth, int ownCounts) {
-    }
 
     /** @param goes into a new unit; otherwise it stays */
     record HeldFast(@NotNull @Size(max = 20) String hive, @Min(1) @Max(12) int box, @Min(1) @Max(24) int slot,
@@ -148,7 +90,8 @@ class SplitController {
      * @param atHand cells and queens that will be at hand on the day, by the record
      * @param inStock what was taken to lie in the store, where nobody said otherwise
      */
-    record SplitPage(ReckonedWith with, List<UnitLine> units, SplitPlanView plan, String toYard, double kilometres,
+    record SplitPage(Asking.ReckonedWith with, List<Asking.UnitLine> units, SplitPlanView plan, String toYard,
+            double kilometres,
             @Schema(ref = "#/components/schemas/SplitSheet") @Nullable JsonNode sheet, QueensAtHand.AtHand atHand,
             StockTaken inStock) {
     }
@@ -160,92 +103,23 @@ class SplitController {
     record StockTaken(@Nullable Integer boxes, @Nullable Integer drawn) {
     }
 
-    /** @param units hives that were asked, as they were last read */
-    record EqualisePage(ReckonedWith with, List<UnitLine> units, EqualiseView plan) {
-    }
-
-    /** @param units hives that were asked, as they were last read */
-    record LateSeasonPage(ReckonedWith with, List<UnitLine> units, LateSeasonView plan) {
-    }
-
     private final Hives hives;
     private final Yards yards;
-    private final HiveUnits units;
-    private final YardFlow flows;
+    private final Asking asking;
     private final SettingsInForce settings;
     private final Sheets sheets;
     private final InStore store;
     private final QueensAtHand queensAtHand;
-    private final Today today;
 
-    SplitController(Hives hives, Yards yards, HiveUnits units, YardFlow flows, SettingsInForce settings, Sheets sheets,
-            InStore store, QueensAtHand queensAtHand, Today today) {
+    SplitController(Hives hives, Yards yards, Asking asking, SettingsInForce settings, Sheets sheets,
+            InStore store, QueensAtHand queensAtHand) {
         this.hives = hives;
         this.yards = yards;
-        this.units = units;
-        this.flows = flows;
+        this.asking = asking;
         this.settings = settings;
         this.sheets = sheets;
         this.store = store;
         this.queensAtHand = queensAtHand;
-        this.today = today;
-    }
-
-    private record Asked(Conditions at, ReckonedWith with, List<HiveUnits.HiveUnit> hives, Map<UUID, Yard> yards) {
-        List<Unit> known() {
-            return hives.stream().flatMap(one -> one.unit().stream()).toList();
-        }
-
-        /** Bees of a yard that the new units go to would be at home there. */
-        Asked without(Optional<Yard> to) {
-            return new Asked(at, with, hives.stream()
-                    .filter(one -> to.filter(yard -> yard.id().equals(one.hive().yardId())).isEmpty()).toList(), yards);
-        }
-
-        List<UnitLine> lines() {
-            // mating nucs are seldom read: those that were are shown
-            return hives.stream().filter(one -> one.unit().isPresent() || !one.hive().purpose().isForMating())
-                    .map(one -> UnitLine.of(one, nameOf(one.hive()))).toList();
-        }
-
-        private String nameOf(Hive hive) {
-            return Optional.ofNullable(yards.get(hive.yardId())).map(Yard::name).orElse("");
-        }
-    }
-
-    private Asked asked(@Nullable UUID yard, @Nullable LocalDate on, double kilometres, Purpose... purposes) {
-        LocalDate now = today.day();
-        LocalDate day = on == null ? now : on;
-        if (day.isBefore(now) || day.isAfter(now.plusDays(LONGEST_AHEAD_DAYS))) {
-            throw Refusal.invalid("day", Sentence.of("split.dayTooFar", now.toString(),
-                    now.plusDays(LONGEST_AHEAD_DAYS).toString()));
-        }
-        Map<UUID, Yard> places = yards.byId();
-        List<Hive> rows = hives.keptFor(purposes).stream()
-                .filter(hive -> yard == null || hive.yardId().equals(yard)).toList();
-        Yard place = Optional.ofNullable(places.get(yard))
-                .or(() -> rows.stream().findFirst().map(hive -> places.get(hive.yardId())))
-                .or(() -> places.values().stream().findFirst())
-                .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
-        Optional<YardFlow.FlowView> flow = flows.at(place, now);
-        boolean beetles = place.conditions().contains(SiteCondition.BEETLES);
-        Conditions at = new Conditions(day, new BeeYear(place.isSouthern(), place.climateOfPlace()),
-                flow.map(YardFlow.FlowView::flow).orElse(Flow.LITTLE), beetles, kilometres, settings.assumptions());
-        List<HiveUnits.HiveUnit> known = units.of(rows, places, now);
-        OwnGrowth own = own(known, at);
-        return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles,
-                Math.round(100 * own.factor()) / 100.0, own.pairs()), known, places);
-    }
-
-    /** What was foreseen at each count held against the next. What came in then is not known: a little is taken. */
-    private static OwnGrowth own(List<HiveUnits.HiveUnit> known, Conditions at) {
-        List<OwnGrowth.Pair> pairs = new ArrayList<>();
-        known.forEach(one -> one.earlier()
-                .forEach(counted -> pairs.add(new OwnGrowth.Pair(counted.before(), counted.on(),
-                        counted.framesOfBees(),
-                        new Surroundings(counted.before().readOn(), at.year(), Flow.LITTLE, true, 1,
-                                at.assumptions())))));
-        return OwnGrowth.of(pairs);
     }
 
     @PostMapping("/plan")
@@ -254,7 +128,7 @@ class SplitController {
         SplitRecipe recipe = recipe(ask);
         Place place = Optional.ofNullable(ask.unitsAt()).orElse(recipe.place());
         Roads roads = roads(ask, place);
-        Asked asked = asked(ask.yard(), ask.day(), roads.nearest(), Purpose.PRODUCTION, Purpose.DRONE_COLONY,
+        Asking.Asked asked = asking.of(ask.yard(), ask.day(), roads.nearest(), Purpose.PRODUCTION, Purpose.DRONE_COLONY,
                 Purpose.NUC).without(place == Place.AWAY ? Optional.of(roads.to()) : Optional.empty());
         Optional<Integer> queens = Optional.ofNullable(ask.queens());
         Store now = store.current();
@@ -335,22 +209,4 @@ class SplitController {
         return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude()) / 1000;
     }
 
-    @GetMapping("/equalise")
-    @Operation(operationId = "equalise", summary = "Each unit against its target, and who gives what to whom")
-    EqualisePage equalise(@RequestParam @Min(0) @Max(20) double brood, @RequestParam @Min(0) @Max(20) double bees,
-            @RequestParam(required = false) @Nullable UUID yard) {
-        Asked asked = asked(yard, null, 0, Purpose.PRODUCTION, Purpose.NUC, Purpose.MATING_NUC);
-        EqualiseQuestion question = new EqualiseQuestion(asked.at(), asked.known(), new SplitRecipe.Target(brood, bees),
-                Map.of(), false, Optional.empty());
-        return new EqualisePage(asked.with(), asked.lines(), EqualiseView.of(Equaliser.plan(question, SECONDS)));
-    }
-
-    @GetMapping("/late")
-    @Operation(operationId = "lateSeason", summary = "What becomes of each unit before winter, with the day to decide")
-    LateSeasonPage late(@RequestParam(defaultValue = "0") @Min(0) @Max(10_000) int queens,
-            @RequestParam(required = false) @Nullable UUID yard) {
-        Asked asked = asked(yard, null, 0, Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC);
-        return new LateSeasonPage(asked.with(), asked.lines(), LateSeasonView
-                .of(LateSeason.plan(asked.at(), asked.known(), queens, new int[]{0, 0}, SECONDS)));
-    }
 }

@@ -7,4 +7,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface SplitTable extends JpaRepository<SplitRow, UUID> {
     List<SplitRow> findByDayGreaterThanEqualAndDroppedFalseOrderByDayDescIdDesc(LocalDate since);
+
+    List<SplitRow> findByDayBetween(LocalDate from, LocalDate until);
 }
