@@ -30,6 +30,7 @@ const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
 const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
 const FirstStepsScreen = lazy(() => import('../first/FirstStepsScreen'))
 const SplitsScreen = lazy(() => import('../splits/SplitsScreen'))
+const MakingScreen = lazy(() => import('../splits/MakingScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -78,6 +79,7 @@ const router = createBrowserRouter([
           { path: '/builders', element: later(<BuildersScreen />) },
           { path: '/files', element: later(<FilesScreen />) },
           { path: '/splits', element: later(<SplitsScreen />) },
+          { path: '/splits/making/:id', element: later(<MakingScreen />) },
           { path: '/begin', element: later(<FirstStepsScreen />) },
           { path: '/settings', element: later(<SettingsScreen />) },
         ],

@@ -1,4 +1,5 @@
 import { useTranslation } from 'react-i18next'
+import { Link } from 'react-router'
 import type { Advised, ColonyPage } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
@@ -64,7 +65,7 @@ export function Options({ page }: { page: ColonyPage }) {
       )}
       <ul className="mt-1 border-t-2 border-ink">
         {verdict.options.slice(0, SHOWN).map((option) => (
-          <OptionLine key={option.action} option={option} onChoose={choose} />
+          <OptionLine key={option.action} option={option} hive={page.colony.id} onChoose={choose} />
         ))}
       </ul>
       {verdict.options.length > SHOWN && (
@@ -72,7 +73,12 @@ export function Options({ page }: { page: ColonyPage }) {
           <summary className="min-h-11 cursor-pointer py-2 underline">{t('colony.more')}</summary>
           <ul className="border-t border-rule">
             {verdict.options.slice(SHOWN).map((option) => (
-              <OptionLine key={option.action} option={option} onChoose={choose} />
+              <OptionLine
+                key={option.action}
+                option={option}
+                hive={page.colony.id}
+                onChoose={choose}
+              />
             ))}
           </ul>
         </details>
@@ -81,14 +87,30 @@ export function Options({ page }: { page: ColonyPage }) {
   )
 }
 
+/** Advice that is a plan of its own: who with whom, by which way, under which gates. */
+function planOf(action: Advised['action'], hive: string): string | undefined {
+  switch (action) {
+    case 'UNITE':
+    case 'SHAKE_OUT':
+    case 'SHAKE_OUT_FOR_A_NUC':
+    case 'BREAK_UP':
+      return `/splits?view=unite&one=${hive}`
+    default:
+      return undefined
+  }
+}
+
 function OptionLine({
   option,
+  hive,
   onChoose,
 }: {
   option: Advised
+  hive: string
   onChoose: (option: Advised) => void
 }) {
   const { t } = useTranslation()
+  const plan = planOf(option.action, hive)
   return (
     <li className="border-b border-rule py-2" data-testid="option" data-action={option.action}>
       <div className="flex flex-wrap items-baseline gap-x-4">
@@ -100,8 +122,13 @@ function OptionLine({
           </span>
         )}
         {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
+        {plan && (
+          <Link className="ml-auto inline-block min-h-9 underline" to={plan}>
+            {t('colony.openPlan')}
+          </Link>
+        )}
         <button
-          className="act ml-auto"
+          className={plan ? 'act' : 'act ml-auto'}
           aria-label={t('colony.chooseLabel', { what: option.text })}
           onClick={() => onChoose(option)}
         >

@@ -62,6 +62,17 @@ export function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const big = 'act act-main min-h-14 md:min-h-11'
   const done = expectedAt(stop)
+  if (stop.split) {
+    return (
+      <Link
+        to={`/splits/making/${stop.split}`}
+        className={`${big} inline-flex items-center justify-center`}
+        aria-label={t('round.openLabel', { code: stop.code, job: stop.text })}
+      >
+        {t('round.open')}
+      </Link>
+    )
+  }
   if (!done && stop.subjectKind === 'HIVE') {
     const read = stop.job === 'READ_COLONY'
     return (
@@ -142,23 +153,25 @@ function Saw({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
       >
         {t('act.NOT_POSSIBLE')}
       </button>
-      <form
-        className="col-span-2 flex w-full gap-2"
-        onSubmit={(event) => {
-          event.preventDefault()
-          pick(t('act.NOTED'), noted(stop, note))
-        }}
-      >
-        <input
-          className="field"
-          value={note}
-          onChange={(event) => setNote(event.target.value)}
-          aria-label={t('round.noteLabel')}
-          placeholder={t('round.noteLabel')}
-          required
-        />
-        <button className="act">{t('round.keepNote')}</button>
-      </form>
+      {stop.subjectKind !== 'SPLIT' && (
+        <form
+          className="col-span-2 flex w-full gap-2"
+          onSubmit={(event) => {
+            event.preventDefault()
+            pick(t('act.NOTED'), noted(stop, note))
+          }}
+        >
+          <input
+            className="field"
+            value={note}
+            onChange={(event) => setNote(event.target.value)}
+            aria-label={t('round.noteLabel')}
+            placeholder={t('round.noteLabel')}
+            required
+          />
+          <button className="act">{t('round.keepNote')}</button>
+        </form>
+      )}
     </div>
   )
 }

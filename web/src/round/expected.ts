@@ -4,12 +4,12 @@ import { actOfDone, deedOf, needsItsPage } from '../queens/sights'
 /** What one tap says, and its word: the likely sight, the cell that was given, the step that was done. */
 export type Expected = { act?: string; deed: Deed }
 
-/** Nothing where a job is done on a page of its own: a reading, a count cup by cup. */
+/** Nothing where a job is done on a page of its own: a reading, a split, a count cup by cup. */
 export function expectedAt(stop: Stop): Expected | undefined {
   if (stop.job === 'DRONE_COMB') {
     return { act: 'DRONE_COMB_IN', deed: { kind: 'DRONE_COMB_IN', hive: stop.subject } }
   }
-  if (stop.subjectKind === 'HIVE' || needsItsPage(stop)) return undefined
+  if (stop.split || stop.subjectKind === 'HIVE' || needsItsPage(stop)) return undefined
   if (stop.hive) {
     const deed: Deed = {
       kind: 'QUEEN_PLACED',

@@ -76,6 +76,8 @@ function Form({
             swarm,
             preferred,
             season: hands,
+            // made and changed where splits are planned
+            recipes: page.settings.recipes,
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}

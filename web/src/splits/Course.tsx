@@ -10,9 +10,11 @@ const HEIGHT = 90
 export function Course({
   withSplit,
   without,
+  says = 'splits.courseSays',
 }: {
   withSplit: HiveForecast[]
   without: HiveForecast[]
+  says?: 'splits.courseSays' | 'splits.courseUnited' | 'splits.courseBoost'
 }) {
   const { t } = useTranslation()
   const total = (all: HiveForecast[], of: 'least' | 'likely' | 'most') =>
@@ -39,7 +41,7 @@ export function Course({
         viewBox={`0 0 ${WIDTH} ${HEIGHT + 4}`}
         className="w-full"
         role="img"
-        aria-label={t('splits.courseSays', { with: last(withSplit), without: last(without) })}
+        aria-label={t(says, { with: last(withSplit), without: last(without) })}
       >
         <path d={band(total(withSplit, 'most')) ?? ''} className="fill-rule" opacity={0.7} />
         <path
@@ -55,7 +57,7 @@ export function Course({
         />
       </svg>
       <figcaption className="text-sm text-ink-2">
-        {t('splits.courseSays', { with: last(withSplit), without: last(without) })}
+        {t(says, { with: last(withSplit), without: last(without) })}
       </figcaption>
     </figure>
   )

@@ -33,6 +33,13 @@ function Found({ page }: { page: LateSeasonPage }) {
   const { plan } = page
   const given = plan.fates.filter((fate) => fate.use !== 'LEAVE' && fate.use !== 'FEED')
   const idOf = (code: string) => page.units.find((line) => line.code === code)?.id
+  const planFor = (fate: (typeof plan.fates)[number]) => {
+    const id = idOf(fate.code)
+    if (id && fate.use === 'BOOST') return `/splits?view=boost&unit=${id}`
+    if (id && (fate.use === 'UNITE' || fate.use === 'OVER_A_NEIGHBOUR' || fate.use === 'SHAKE_OUT'))
+      return `/splits?view=unite&one=${id}&other=${idOf(fate.into ?? '') ?? ''}`
+    return undefined
+  }
   return (
     <div className="mt-4">
       <p className="font-read text-2xl font-bold" data-testid="answer">
@@ -71,6 +78,11 @@ function Found({ page }: { page: LateSeasonPage }) {
             </span>
             <span>
               <strong>{t(`splits.use.${fate.use}`)}</strong> {fate.text}{' '}
+              {planFor(fate) && (
+                <Link className="inline-block min-h-6 underline" to={planFor(fate) ?? ''}>
+                  {t('colony.openPlan')}
+                </Link>
+              )}{' '}
               {fate.comesThrough > 0 && (
                 <span className="text-ink-2">
                   {t('splits.comesThrough', { percent: Math.round(fate.comesThrough * 100) })}

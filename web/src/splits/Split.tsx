@@ -1,16 +1,24 @@
-import { useQuery } from '@tanstack/react-query'
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import type { NewUnit, SplitAsk, SplitPage, UnitLine } from '../api/types'
+import { useNavigate } from 'react-router'
+import { v7 as uuidv7 } from 'uuid'
+import { Refused } from '../api/client'
+import type { NewUnit, SplitAsk, SplitPage, SplitSheet, UnitLine } from '../api/types'
+import { useTell } from '../outbox/useRecord'
+import { useSession } from '../session/queries'
 import { sayDay, saySpan } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { Course } from './Course'
 import { BoxesOf, FramesOf } from './FramesOf'
-import { at, held, leaving, sidesOf, type Held } from './moving'
-import { splitQuery } from './queries'
+import { renamed } from './making'
+import { at, held, heldFromAddress, heldInAddress, leaving, sidesOf, type Held } from './moving'
+import { recipesQuery, splitQuery } from './queries'
+import { RecipeForm } from './RecipeForm'
+import { yardsQuery } from '../yards/queries'
 import { Unread } from './Unread'
 import { ReckonedLine } from './ReckonedLine'
 
@@ -26,6 +34,7 @@ const RECIPES: SplitAsk['recipe'][] = [
   'POOLED_AUTUMN_SPLIT',
   'ONE_FRAME_EMERGENCY',
 ]
+const OWN = 'own:'
 const PLACES = ['SAME_YARD', 'TURNED_ENTRANCE', 'SHUT_IN', 'AWAY'] as const
 
 /** The question in the address, so that a reload and a link ask the same. */
@@ -42,6 +51,8 @@ function asked(search: URLSearchParams, fast: Held): SplitAsk {
     drawn: number('drawn'),
     queens: number('queens'),
     held: [...fast],
+    own: search.get('own') ?? undefined,
+    to: search.get('to') ?? undefined,
   }
 }
 
@@ -55,8 +66,16 @@ export function Split({
   where: ReactNode
 }) {
   const { t } = useTranslation()
-  const [fast, setFast] = useState<Held>([])
+  const [changing, setChanging] = useState(false)
+  const fast = heldFromAddress(search.get('held') ?? '')
+  const setFast = (next: Held) => set('held', heldInAddress(next))
+  const recipes = useQuery(recipesQuery)
+  const yards = useQuery(yardsQuery)
   const ask = asked(search, fast)
+  const mayChange = useSession().role === 'OWNER'
+  const recipe = ask.own
+    ? recipes.data?.own.find((one) => one.name === ask.own)?.recipe
+    : recipes.data?.trade.find((one) => one.kind === ask.recipe)
   const page = useQuery(splitQuery(ask))
   const number = (
     key: 'most' | 'boxes' | 'drawn' | 'queens' | 'km',
@@ -77,10 +96,13 @@ export function Split({
       <div className="no-print grid grid-cols-2 gap-x-4 gap-y-2 md:grid-cols-5">
         <ChoiceField
           name={t('splits.recipe')}
-          value={ask.recipe}
-          choices={RECIPES}
-          say={(one) => t(`splits.recipes.${one}`)}
-          onChange={(one) => set('recipe', one)}
+          value={ask.own ? OWN + ask.own : ask.recipe}
+          choices={[...RECIPES, ...(recipes.data?.own ?? []).map((one) => OWN + one.name)]}
+          say={(one) => (one.startsWith(OWN) ? one.slice(OWN.length) : t(`splits.recipes.${one}`))}
+          onChange={(one) => {
+            set('own', one.startsWith(OWN) ? one.slice(OWN.length) : '')
+            if (!one.startsWith(OWN)) set('recipe', one)
+          }}
         />
         {number('most', t('splits.most'), 400)}
         <TextField
@@ -97,20 +119,46 @@ export function Split({
           onChange={(one) => set('at', one)}
         />
         {where}
+        <ChoiceField
+          name={t('splits.to')}
+          value={ask.to ?? ''}
+          choices={['', ...(yards.data ?? []).map((one) => one.id)]}
+          say={(id) => yards.data?.find((one) => one.id === id)?.name ?? t('splits.places.ANY')}
+          onChange={(id) => set('to', id)}
+        />
         {number('boxes', t('splits.boxes'), 9999)}
         {number('drawn', t('splits.drawn'), 9999)}
         {number('queens', t('splits.queens'), 9999)}
         {ask.unitsAt === 'AWAY' && number('km', t('splits.kilometres'), 500)}
+        {mayChange && recipe && (
+          <button
+            type="button"
+            className="act self-end"
+            aria-expanded={changing}
+            onClick={() => setChanging(!changing)}
+          >
+            {t('recipe.change')}
+          </button>
+        )}
       </div>
+      {changing && recipe && (
+        <RecipeForm
+          key={ask.own ?? ask.recipe}
+          name={ask.own ?? ''}
+          recipe={recipe}
+          onKept={(name) => {
+            set('own', name)
+            setChanging(false)
+          }}
+        />
+      )}
       <Answer query={page}>
         {(found) => (
           <Found
             page={found}
             pending={page.isFetching}
             fast={fast}
-            onTap={(hive, box, slot, goesNow) =>
-              setFast((now) => held(now, { hive, box, slot }, goesNow))
-            }
+            onTap={(hive, box, slot, goesNow) => setFast(held(fast, { hive, box, slot }, goesNow))}
             onFree={() => setFast([])}
           />
         )}
@@ -143,6 +191,7 @@ function Found({
         {plan.answer}
       </p>
       <ReckonedLine about={page.with} />
+      <AtHand page={page} />
       <p className="text-ink-2">
         {[plan.whyNotMore, plan.secondBest?.text].filter(Boolean).join(' ')}
       </p>
@@ -156,6 +205,10 @@ function Found({
             </li>
           ))}
       </ul>
+      {page.sheet && !pending && <TakeAlong key={JSON.stringify(page.sheet)} sheet={page.sheet} />}
+      {plan.newUnits.length > 0 && !page.sheet && (
+        <p className="font-semibold text-crown">{t('splits.formats')}</p>
+      )}
       <div className="no-print mt-2 flex gap-3">
         {plan.newUnits.length > 0 && (
           <button className="act" onClick={() => window.print()}>
@@ -197,6 +250,67 @@ function Found({
         </aside>
       </div>
     </div>
+  )
+}
+
+/** Where the new units go, what is at hand on the day, what the store has. */
+function AtHand({ page }: { page: SplitPage }) {
+  const { t } = useTranslation()
+  const { atHand, inStock } = page
+  const says = [
+    page.kilometres > 0 && t('splits.standAt', { yard: page.toYard, kilometres: page.kilometres }),
+    t('splits.atHand', {
+      cells: atHand.ripeCells,
+      virgins: atHand.virgins,
+      queens: atHand.matedQueens,
+    }),
+    inStock.boxes !== undefined && t('splits.inStockBoxes', { count: inStock.boxes }),
+    inStock.drawn !== undefined && t('splits.inStockDrawn', { count: inStock.drawn }),
+  ]
+  return <p className="text-sm text-ink-2">{says.filter(Boolean).join(' ')}</p>
+}
+
+/** The plan becomes a sheet that is followed at the hives; the new units get their names. */
+function TakeAlong({ sheet }: { sheet: SplitSheet }) {
+  const { t } = useTranslation()
+  const [first, setFirst] = useState(sheet.units[0]?.code ?? '')
+  const [split] = useState(() => uuidv7())
+  const navigate = useNavigate()
+  const client = useQueryClient()
+  const tell = useTell()
+  const begin = useMutation({
+    mutationFn: () => tell([{ kind: 'SPLIT_BEGUN', split, sheet: renamed(sheet, first) }]),
+    onSuccess: async () => {
+      await client.invalidateQueries()
+      await navigate(`/splits/making/${split}`)
+    },
+  })
+  return (
+    <form
+      className="no-print mt-3 flex flex-wrap items-end gap-3"
+      onSubmit={(event) => {
+        event.preventDefault()
+        begin.mutate()
+      }}
+    >
+      <TextField
+        name={t('splits.firstCode')}
+        required
+        maxLength={20}
+        value={first}
+        onChange={setFirst}
+      />
+      <button className="act act-main" disabled={begin.isPending}>
+        {t('splits.takeAlong')}
+      </button>
+      {begin.error && (
+        <p role="alert" className="font-semibold text-crown">
+          {begin.error instanceof Refused
+            ? [begin.error.message, ...begin.error.findings.map((one) => one.message)].join(' ')
+            : t('connection.unreachable')}
+        </p>
+      )}
+    </form>
   )
 }
 

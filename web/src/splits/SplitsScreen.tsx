@@ -4,11 +4,15 @@ import { NavLink, useSearchParams } from 'react-router'
 import { ChoiceField, NumberField } from '../ui/Fields'
 import { Page } from '../ui/Page'
 import { yardsQuery } from '../yards/queries'
+import { Boost } from './Boost'
 import { Equalise } from './Equalise'
 import { LateSeason } from './LateSeason'
+import { Followed } from './Followed'
 import { Split } from './Split'
+import { Store } from './Store'
+import { Unite } from './Unite'
 
-const VIEWS = ['split', 'equalise', 'late'] as const
+const VIEWS = ['split', 'equalise', 'boost', 'unite', 'late', 'store'] as const
 type View = (typeof VIEWS)[number]
 
 /** What can I split, and into what? Who needs a boost? What goes into winter? */
@@ -38,7 +42,11 @@ export default function SplitsScreen() {
   )
   return (
     <Page title={t('splits.title')} acts={<Views view={view} search={search} />}>
+      {view === 'split' && <Followed />}
       {view === 'split' && <Split search={search} set={set} where={where} />}
+      {view === 'boost' && <Boost search={search} set={set} />}
+      {view === 'unite' && <Unite search={search} set={set} />}
+      {view === 'store' && <Store />}
       {view === 'equalise' && <Equalise yard={yard} where={where} />}
       {view === 'late' && (
         <LateSeason
@@ -65,7 +73,7 @@ export default function SplitsScreen() {
 function Views({ view, search }: { view: View; search: URLSearchParams }) {
   const { t } = useTranslation()
   return (
-    <nav aria-label={t('splits.views')} className="flex gap-4">
+    <nav aria-label={t('splits.views')} className="flex flex-wrap gap-x-4">
       {VIEWS.map((one) => {
         const to = new URLSearchParams(search)
         to.set('view', one)

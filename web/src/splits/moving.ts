@@ -41,3 +41,14 @@ export function held(now: Held, frame: Omit<HeldFast, 'goes'>, goesNow: boolean)
   )
   return rest.length < now.length ? rest : [...rest, { ...frame, goes: !goesNow }]
 }
+
+/** Frames held fast as they stand in the address: a reload must not lose them. */
+export const heldInAddress = (held: Held): string =>
+  held.map((one) => `${one.goes ? '+' : '-'}${one.box}.${one.slot}~${one.hive}`).join('|')
+
+export function heldFromAddress(text: string): HeldFast[] {
+  return text.split('|').flatMap((one) => {
+    const [, sign, box, slot, hive] = /^([+-])(\d+)\.(\d+)~(.{1,20})$/.exec(one) ?? []
+    return hive ? [{ hive, box: Number(box), slot: Number(slot), goes: sign === '+' }] : []
+  })
+}

@@ -35,3 +35,54 @@ export const lateQuery = (queens: number, yard: string) =>
       ),
     placeholderData: keepPreviousData,
   })
+
+export const makingsQuery = queryOptions({
+  queryKey: ['makings'],
+  queryFn: () => answered(api.GET('/api/v1/splits/making')),
+})
+
+export const makingQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['making', id],
+    queryFn: () => answered(api.GET('/api/v1/splits/making/{id}', { params: { path: { id } } })),
+  })
+
+export const boostQuery = (unit: string, rain: boolean) =>
+  queryOptions({
+    queryKey: ['boost', unit, rain],
+    queryFn: () => answered(api.GET('/api/v1/splits/boost', { params: { query: { unit, rain } } })),
+    enabled: unit !== '',
+    retry: false,
+  })
+
+export type UniteAsk = {
+  one: string
+  other: string
+  metres?: number
+  found: boolean
+  melt: boolean
+  rain: boolean
+}
+
+export const uniteQuery = (ask: UniteAsk) =>
+  queryOptions({
+    queryKey: ['unite', ask],
+    queryFn: () => answered(api.GET('/api/v1/splits/unite', { params: { query: ask } })),
+    enabled: ask.one !== '' && ask.other !== '',
+    retry: false,
+  })
+
+export const storeQuery = queryOptions({
+  queryKey: ['store'],
+  queryFn: () => answered(api.GET('/api/v1/store')),
+})
+
+export const stockQuery = queryOptions({
+  queryKey: ['stock'],
+  queryFn: () => answered(api.GET('/api/v1/stock')),
+})
+
+export const recipesQuery = queryOptions({
+  queryKey: ['recipes'],
+  queryFn: () => answered(api.GET('/api/v1/splits/recipes')),
+})

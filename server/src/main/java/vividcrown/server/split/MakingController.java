@@ -145,8 +145,8 @@ class MakingController {
     private static Stream<How> ways(MakingStep step, boolean takesTheQueen) {
         return switch (step) {
             case MakingStep.Find _ -> takesTheQueen
-                    ? Stream.of(How.IN_HAND, How.NOT_FOUND)
-                    : Stream.of(How.SEEN_STAYS, How.IN_HAND, How.NOT_FOUND);
+                    ? Stream.of(How.IN_HAND, How.NOT_FOUND, How.LEFT)
+                    : Stream.of(How.SEEN_STAYS, How.IN_HAND, How.NOT_FOUND, How.LEFT);
             case MakingStep.Frame _ -> Stream.of(How.DONE, How.SEARCHED, How.UNSEARCHED, How.LEFT);
             case MakingStep.Shaken _ -> Stream.of(How.DONE, How.SEARCHED, How.LEFT);
             case MakingStep.SetUp _,MakingStep.Comb _,MakingStep.Close _,MakingStep.AtOnce _ ->

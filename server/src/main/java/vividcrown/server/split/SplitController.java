@@ -15,7 +15,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -152,6 +154,19 @@ class SplitController {
                 .map(one -> (JsonNode) DeedJson.MAPPER.valueToTree(one)).orElse(null);
         return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(plan), roads.to().name(),
                 Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock);
+    }
+
+    /**
+     * @param trade the trade's ways, as data
+     * @param own the operation's own, copied from these and changed
+     */
+    record RecipesPage(List<SplitRecipe> trade, List<Settings.OwnRecipe> own) {
+    }
+
+    @GetMapping("/recipes")
+    @Operation(operationId = "recipes", summary = "Ways of making increase: the trade's, and the operation's own")
+    RecipesPage recipes() {
+        return new RecipesPage(Stream.of(RecipeKind.values()).map(Recipes::of).toList(), settings.current().recipes());
     }
 
     private SplitRecipe recipe(SplitAsk ask) {
