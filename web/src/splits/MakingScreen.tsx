@@ -7,6 +7,7 @@ import { stackQuery } from '../colonies/queries'
 import { useParcels, useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { PaperLink } from '../ui/PaperLink'
 import {
   deedsOf,
   doneSoFar,
@@ -58,11 +59,7 @@ function Steps({ making }: { making: Making }) {
                 all: making.steps.length,
               })
       }
-      acts={
-        <a className="act" href={`/api/v1/splits/making/${making.id}/sheet.pdf`}>
-          {t('making.sheet')}
-        </a>
-      }
+      acts={<PaperLink path={`/api/v1/splits/making/${making.id}/sheet.pdf`} />}
     >
       <div className="gap-x-10 lg:grid lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div>

@@ -11,6 +11,7 @@ import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
 import { dayNumber } from '../time/days'
 import { Answer, Page } from '../ui/Page'
+import { PaperLink } from '../ui/PaperLink'
 import { Entries } from '../journal/Entries'
 import { AboutYard } from './AboutYard'
 import { yardQuery } from './queries'
@@ -60,9 +61,12 @@ function Yard({ yard }: { yard: YardPage }) {
         </>
       }
       acts={
-        <button className="act" aria-pressed={range} onClick={() => setRange(!range)}>
-          {range ? t('yard.rangeOn') : t('yard.range')}
-        </button>
+        <>
+          <button className="act" aria-pressed={range} onClick={() => setRange(!range)}>
+            {range ? t('yard.rangeOn') : t('yard.range')}
+          </button>
+          <PaperLink path={`/api/v1/yards/${yard.id}/sheet.pdf`} />
+        </>
       }
     >
       {yard.caution && <p className="mb-2 font-semibold">{yard.caution}</p>}

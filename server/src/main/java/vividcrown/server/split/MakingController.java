@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +34,7 @@ import vividcrown.server.hive.Stacks;
 import vividcrown.server.journal.Deeds;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.queen.Queen;
 import vividcrown.server.split.MakingView.ChoiceView;
 import vividcrown.server.split.MakingView.Kind;
 import vividcrown.server.split.MakingView.LaterView;
@@ -59,16 +61,19 @@ class MakingController {
     private final Hives hives;
     private final Stacks stacks;
     private final HiveUnits hiveUnits;
+    private final QueensAtHand queensAtHand;
     private final Yards yards;
     private final Deeds deeds;
     private final Today today;
 
-    MakingController(Makings makings, Hives hives, Stacks stacks, HiveUnits hiveUnits, Yards yards, Deeds deeds,
+    MakingController(Makings makings, Hives hives, Stacks stacks, HiveUnits hiveUnits,
+            QueensAtHand queensAtHand, Yards yards, Deeds deeds,
             Today today) {
         this.makings = makings;
         this.hives = hives;
         this.stacks = stacks;
         this.hiveUnits = hiveUnits;
+        this.queensAtHand = queensAtHand;
         this.yards = yards;
         this.deeds = deeds;
         this.today = today;
@@ -90,14 +95,18 @@ class MakingController {
         Making making = makings.of(id).orElseThrow(() -> Refusal.notHere(SplitDeed.SPLIT, id));
         SplitSheet sheet = making.sheet();
         List<Hive> giving = hives.findAllById(sheet.givers().stream().map(SplitSheet.Giver::hive).toList());
-        MakingDeeds record = new MakingDeeds(CurrentOperation.require(), making, stacks.of(giving));
+        Map<UUID, UUID> only = new HashMap<>();
+        giving.stream().filter(hive -> hive.queens() == 1)
+                .forEach(hive -> hive.queenId().ifPresent(queen -> only.put(hive.id(), queen)));
+        MakingDeeds record = new MakingDeeds(CurrentOperation.require(), making, stacks.of(giving), only);
+        Map<UUID, Queen> cells = cells(making);
         List<MakingStepView> steps = MakingStep.of(sheet).stream().map(step -> view(step, making, record)).toList();
         Map<UUID, Unit> counted = counted(sheet.units().stream().map(SplitSheet.NewHive::hive).toList());
         return new MakingView(id, sheet.recipe(), sheet.recipe().sentence().toString(), sheet.day(),
                 sheet.takesTheQueen(), steps,
-                sheet.units().stream().map(unit -> unit(unit, making, record, counted)).toList(),
+                sheet.units().stream().map(unit -> unit(unit, making, record, counted, cells)).toList(),
                 sheet.givers().stream().flatMap(giver -> making.ahead(giver).map(due -> later(giver.hive(),
-                        giver.code(), Making.keyOf(giver), due, List.of())).stream()).toList(),
+                        giver.code(), Making.keyOf(giver), due, Optional.empty(), List.of())).stream()).toList(),
                 making.isMade(), making.dropped());
     }
 
@@ -107,19 +116,35 @@ class MakingController {
                 .collect(Collectors.toMap(one -> one.hive().id(), one -> one.unit().orElseThrow()));
     }
 
-    private MadeUnitView unit(SplitSheet.NewHive unit, Making making, MakingDeeds record, Map<UUID, Unit> counted) {
+    /** For each unit that waits for one a ripe cell of its own. */
+    private Map<UUID, Queen> cells(Making making) {
+        List<SplitSheet.NewHive> wait = making.sheet().units().stream().filter(making::stands)
+                .filter(unit -> making.ahead(unit).stream().anyMatch(due -> due.work() == Due.Work.GIVE_CELL)).toList();
+        List<Queen> ripe = wait.isEmpty() ? List.of() : queensAtHand.ripeOn(today.day());
+        Map<UUID, Queen> cells = new HashMap<>();
+        for (int at = 0; at < Math.min(wait.size(), ripe.size()); at++) {
+            cells.put(wait.get(at).hive(), ripe.get(at));
+        }
+        return cells;
+    }
+
+    private MadeUnitView unit(SplitSheet.NewHive unit, Making making, MakingDeeds record, Map<UUID, Unit> counted,
+            Map<UUID, Queen> cells) {
+        Optional<Queen> cell = Optional.ofNullable(cells.get(unit.hive()));
         Optional<Unit> now = Optional.ofNullable(counted.get(unit.hive()));
         return new MadeUnitView(unit.hive(), unit.code(), making.stands(unit), making.mayHoldHer(unit), unit.target(),
                 now.map(one -> ForecastView.tenth(one.framesOfBees())).orElse(null),
                 now.map(Unit::broodFrames).orElse(null), now.map(Unit::readOn).orElse(null),
                 making.stands(unit)
                         ? making.ahead(unit).stream().map(due -> later(unit.hive(), unit.code(),
-                                Making.keyOf(unit, due.work()), due, record.of(unit, due))).toList()
+                                Making.keyOf(unit, due.work()), due, cell, record.of(unit, due, cell))).toList()
                         : List.of());
     }
 
-    private LaterView later(UUID hive, String code, String key, Due due, List<Deed> record) {
-        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), due.words().toString(),
+    private LaterView later(UUID hive, String code, String key, Due due, Optional<Queen> cell, List<Deed> record) {
+        Sentence text = cell.filter(_ -> due.work() == Due.Work.GIVE_CELL)
+                .map(one -> Sentence.of("making.CELL", due.words(), one.code())).orElse(due.words());
+        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), text.toString(),
                 List.of(choice(How.DONE, record), choice(How.LEFT, List.of())));
     }
 
@@ -149,7 +174,7 @@ class MakingController {
                     : Stream.of(How.SEEN_STAYS, How.IN_HAND, How.NOT_FOUND, How.LEFT);
             case MakingStep.Frame _ -> Stream.of(How.DONE, How.SEARCHED, How.UNSEARCHED, How.LEFT);
             case MakingStep.Shaken _ -> Stream.of(How.DONE, How.SEARCHED, How.LEFT);
-            case MakingStep.SetUp _,MakingStep.Comb _,MakingStep.Close _,MakingStep.AtOnce _ ->
+            case MakingStep.SetUp _,MakingStep.Comb _,MakingStep.Close _,MakingStep.Load _,MakingStep.AtOnce _ ->
                 Stream.of(How.DONE, How.LEFT);
         };
     }
@@ -162,6 +187,7 @@ class MakingController {
             case MakingStep.Shaken _ -> Kind.SHAKE;
             case MakingStep.Comb _ -> Kind.COMB;
             case MakingStep.Close _ -> Kind.CLOSE;
+            case MakingStep.Load _ -> Kind.LOAD;
             case MakingStep.AtOnce _ -> Kind.AT_ONCE;
         };
     }
@@ -174,8 +200,13 @@ class MakingController {
             case MakingStep.Shaken shaken -> shaken.giver().code();
             case MakingStep.Comb(SplitSheet.NewHive unit, _) -> unit.code();
             case MakingStep.Close(SplitSheet.Giver giver) -> giver.code();
+            case MakingStep.Load(List<SplitSheet.NewHive> units) -> codes(units);
             case MakingStep.AtOnce(SplitSheet.NewHive unit, _) -> unit.code();
         };
+    }
+
+    private static String codes(List<SplitSheet.NewHive> units) {
+        return units.stream().map(SplitSheet.NewHive::code).collect(Collectors.joining(", "));
     }
 
     private static @Nullable String unit(MakingStep step) {
@@ -185,11 +216,12 @@ class MakingController {
             case MakingStep.Shaken shaken -> shaken.unit().code();
             case MakingStep.Comb(SplitSheet.NewHive unit, _) -> unit.code();
             case MakingStep.AtOnce(SplitSheet.NewHive unit, _) -> unit.code();
-            case MakingStep.Find _,MakingStep.Close _ -> null;
+            case MakingStep.Find _,MakingStep.Close _,MakingStep.Load _ -> null;
         };
     }
 
-    private static Sentence text(MakingStep step, Making making) {
+    /** What to do, as said to whoever does it. */
+    static Sentence text(MakingStep step, Making making) {
         return switch (step) {
             case MakingStep.SetUp(SplitSheet.NewHive unit) ->
                 Sentence.of("making.SET_UP", unit.code(), unit.slots());
@@ -207,7 +239,9 @@ class MakingController {
                     making.how(new MakingStep.Find(giver)).filter(How.IN_HAND::equals).isPresent()
                             && !making.sheet().takesTheQueen() ? "making.CLOSE_WITH_HER" : "making.CLOSE",
                     giver.code(), giver.comesIn(Filled.DRAWN), giver.comesIn(Filled.FOUNDATION));
-            case MakingStep.AtOnce(_, Due due) -> due.words();
+            case MakingStep.Load(List<SplitSheet.NewHive> units) -> Sentence.of("making.LOAD", codes(units));
+            case MakingStep.AtOnce(SplitSheet.NewHive unit, Due due) ->
+                Sentence.of("making.AT_ONCE", unit.code(), due.words());
         };
     }
 }

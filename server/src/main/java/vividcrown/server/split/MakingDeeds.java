@@ -16,6 +16,8 @@ import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.Spot;
 import vividcrown.core.journal.Deed;
+import vividcrown.core.queen.GivenAs;
+import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.split.Due;
@@ -27,15 +29,20 @@ import vividcrown.core.split.making.SplitSheet;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.store.StoreDeed;
 import vividcrown.core.store.Thing;
+import vividcrown.core.swarm.SwarmDeed;
+import vividcrown.core.swarm.SwarmSchool;
+import vividcrown.core.swarm.SwarmStep;
 import vividcrown.server.hive.StackBox;
+import vividcrown.server.queen.Queen;
 
 /**
  * What doing a step does to the record: a hive is set up, frames move, comb comes out of the store. So boxes, frames and the
  * judgement of every hive know of it, and not the sheet alone.
  *
  * @param stacks of the hives that give, as they are now
+ * @param queens the only queen that the record knows in each of them
  */
-record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stacks) {
+record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stacks, Map<UUID, UUID> queens) {
 
     private static final Set<Sign> YOUNG = EnumSet.of(Sign.EGGS, Sign.OPEN_BROOD);
 
@@ -48,7 +55,7 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
                 List.of(new HiveDeed.FramesMoved(List.of(new FrameMove(comes.frame(),
                         new Spot.InHive(comes.from(), comes.box(), comes.at().slot()),
                         new Spot.InHive(unit.hive(), unit.box(), slot), comes.signs()))));
-            case MakingStep.Shaken _ -> List.of();
+            case MakingStep.Shaken _,MakingStep.Load _ -> List.of();
             case MakingStep.Comb(SplitSheet.NewHive unit, List<SplitSheet.Hangs> hangs) -> comb(unit, hangs);
             case MakingStep.Close(SplitSheet.Giver giver) -> closed(giver);
             case MakingStep.AtOnce(SplitSheet.NewHive unit, Due due) -> atOnce(unit, due);
@@ -64,14 +71,27 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
                 used(mini ? Thing.MINI_NUCS : Thing.NUC_BOXES, 1, unit.code()));
     }
 
-    /** Where she goes along her hive is left without; where she was seen she stays. */
+    /** Where she goes along, what is left of the swarm path begins; where she was seen she stays. */
     private List<Deed> found(SplitSheet.Giver giver, How how) {
         boolean seen = how == How.SEEN_STAYS || how == How.IN_HAND;
         if (!seen) {
             return List.of();
         }
-        return List.of(new HiveDeed.Happened(giver.hive(),
-                making.sheet().takesTheQueen() ? EventKind.SPLIT_WITHOUT_QUEEN : EventKind.SPLIT_WITH_QUEEN));
+        return List.of(school()
+                .<Deed>map(way -> new SwarmDeed.StepDone(giver.hive(), SwarmStep.Kind.CATCH_QUEEN, way))
+                .orElseGet(() -> new HiveDeed.Happened(giver.hive(), EventKind.SPLIT_WITH_QUEEN)));
+    }
+
+    /** The way of dealing with swarm cells that the recipe belongs to; empty if its queen stays. */
+    private Optional<SwarmSchool> school() {
+        if (!making.sheet().takesTheQueen()) {
+            return Optional.empty();
+        }
+        return Optional.of(switch (making.sheet().recipe()) {
+            case OLD_QUEEN_NUC_LEAVE_ONE -> SwarmSchool.LEAVE_ONE_NOW;
+            case OLD_QUEEN_NUC_BEFORE_CELLS -> SwarmSchool.BEFORE_CELLS;
+            default -> SwarmSchool.DESTROY_AND_RETURN;
+        });
     }
 
     private List<Deed> comb(SplitSheet.NewHive unit, List<SplitSheet.Hangs> hangs) {
@@ -91,6 +111,7 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
         List<FrameMove> moves = new ArrayList<>();
         List<HiveDeed.FramesAdded.Added> added = new ArrayList<>();
         boolean asPlanned = leftAll(giver);
+        school().ifPresent(way -> deeds.add(new SwarmDeed.StepDone(giver.hive(), SwarmStep.Kind.MAKE_NUC, way)));
         for (var closes : giver.closes()) {
             Optional<StackBox> box = stack.stream().filter(one -> one.level() == closes.place().box()).findFirst();
             if (box.isEmpty()) {
@@ -134,12 +155,25 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
 
     private List<Deed> atOnce(SplitSheet.NewHive unit, Due due) {
         return switch (due.work()) {
-            case OPEN, SHUT_IN -> making.mayHoldHer(unit)
-                    ? List.of()
-                    : List.of(new HiveDeed.Happened(unit.hive(), beginning(unit)));
+            case OPEN, SHUT_IN -> begins(unit);
             case FEED -> List.of(used(Thing.SYRUP_LITRES, unit.litres(), unit.code()));
             default -> List.of();
         };
+    }
+
+    private List<Deed> begins(SplitSheet.NewHive unit) {
+        if (making.mayHoldHer(unit)) {
+            return List.of();
+        }
+        List<Deed> deeds = new ArrayList<>();
+        deeds.add(new HiveDeed.Happened(unit.hive(), beginning(unit)));
+        if (making.sheet().takesTheQueen()) {
+            unit.hangs().stream().flatMap(hangs -> hangs.comes().stream()).map(SplitSheet.Comes::from).distinct()
+                    .flatMap(from -> Optional.ofNullable(queens.get(from)).stream()).findFirst()
+                    .ifPresent(queen -> deeds.add(new QueenDeed.Placed(queen, unit.hive(), GivenAs.LAYING_QUEEN,
+                            Optional.empty(), false)));
+        }
+        return deeds;
     }
 
     private EventKind beginning(SplitSheet.NewHive unit) {
@@ -155,10 +189,15 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
         return young ? EventKind.SPLIT_WITHOUT_QUEEN : EventKind.SPLIT_WITHOUT_EGGS;
     }
 
-    /** What a later step does: a cell or a queen that was given is known to the judgement. */
-    List<Deed> of(SplitSheet.NewHive unit, Due due) {
+    /**
+     * What a later step does: a cell or a queen that was given is known to the judgement.
+     *
+     * @param cell the ripe cell that is meant for it; empty if none is known
+     */
+    List<Deed> of(SplitSheet.NewHive unit, Due due, Optional<Queen> cell) {
         return switch (due.work()) {
-            case GIVE_CELL -> List.of(new HiveDeed.Happened(unit.hive(), EventKind.CELL_GIVEN));
+            case GIVE_CELL -> List.of(cell.<Deed>map(one -> QueenDeed.Placed.cell(one.id(), unit.hive()))
+                    .orElseGet(() -> new HiveDeed.Happened(unit.hive(), EventKind.CELL_GIVEN)));
             case GIVE_QUEEN -> List.of(new HiveDeed.Happened(unit.hive(), EventKind.QUEEN_GIVEN));
             default -> List.of();
         };

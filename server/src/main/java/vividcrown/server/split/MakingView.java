@@ -31,7 +31,7 @@ public record MakingView(UUID id, RecipeKind recipe, String recipeText, LocalDat
 
     /** What kind of step. */
     public enum Kind {
-        SET_UP, FIND, FRAME, SHAKE, COMB, CLOSE, AT_ONCE
+        SET_UP, FIND, FRAME, SHAKE, COMB, CLOSE, LOAD, AT_ONCE
     }
 
     /**

@@ -1,6 +1,7 @@
 package vividcrown.server.split;
 
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -43,6 +44,14 @@ class QueensAtHand {
     }
 
     AtHand on(LocalDate day) {
+        Map<Stage, Long> caged = queens.caged().stream()
+                .collect(Collectors.groupingBy(Queen::stage, Collectors.counting()));
+        return new AtHand(ripeOn(day).size(), caged.getOrDefault(Stage.VIRGIN, 0L).intValue(),
+                (int) (caged.getOrDefault(Stage.LAYING, 0L) + caged.getOrDefault(Stage.JUDGED, 0L)));
+    }
+
+    /** Cells on bars that are ripe on that day, their take counted; the oldest batch first. */
+    List<Queen> ripeOn(LocalDate day) {
         List<Graft> running = grafts
                 .findByGraftDayGreaterThanEqualOrderByGraftDayAscCodeAsc(day.minusDays(DAYS_OF_BATCHES)).stream()
                 .filter(graft -> graft.grafted() && graft.graftDay().isBefore(day)).toList();
@@ -51,10 +60,9 @@ class QueensAtHand {
         List<UUID> ripe = running.stream().filter(graft -> GraftCalendar
                 .of(graft.plan(Objects.requireNonNull(boxes.get(graft.builderId())).school()), settings.assumptions())
                 .isRipeOn(day)).map(Graft::id).toList();
-        Map<Stage, Long> caged = queens.caged().stream()
-                .collect(Collectors.groupingBy(Queen::stage, Collectors.counting()));
-        return new AtHand((int) queens.onTheBar(ripe).stream().filter(cell -> cell.stage() != Stage.GRAFTED).count(),
-                caged.getOrDefault(Stage.VIRGIN, 0L).intValue(),
-                (int) (caged.getOrDefault(Stage.LAYING, 0L) + caged.getOrDefault(Stage.JUDGED, 0L)));
+        return queens.onTheBar(ripe).stream().filter(cell -> cell.stage() != Stage.GRAFTED)
+                .sorted(Comparator.comparing((Queen cell) -> ripe.indexOf(cell.graftId().orElseThrow()))
+                        .thenComparing(Queen::bar).thenComparing(Queen::cup))
+                .toList();
     }
 }

@@ -63,8 +63,9 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                 case SplitDeed.Begun(_, SplitSheet begun) -> sheet = Optional.of(begun);
                 case SplitDeed.Dropped _ -> dropped = true;
                 case SplitDeed.StepDone(_, String step, How how) -> {
-                    Making before = new Making(sheet.orElseThrow(), done, dropped, List.of());
-                    before.against(step, how)
+                    boolean over = dropped;
+                    // a step outlives its beginning where that was withdrawn
+                    sheet.flatMap(begun -> new Making(begun, done, over, List.of()).against(step, how))
                             .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
                     done.put(step, new Done(how, entry.day()));
                 }
@@ -73,8 +74,8 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                 }
             }
         }
-        boolean over = dropped;
-        return sheet.map(one -> new Making(one, done, over, clashes));
+        boolean nobody = dropped;
+        return sheet.map(one -> new Making(one, done, nobody, clashes));
     }
 
     /** What speaks against this being done so, now. */
@@ -104,7 +105,7 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
             case MakingStep.Shaken shaken -> gate(shaken.giver()) == Gate.SEARCH_BOTH_SIDES
                     ? Gate.NOT_FROM_THESE
                     : gate(shaken.giver());
-            case MakingStep.SetUp _,MakingStep.Find _,MakingStep.Comb _,MakingStep.Close _,MakingStep.AtOnce _ ->
+            case MakingStep.SetUp _,MakingStep.Find _,MakingStep.Comb _,MakingStep.Close _,MakingStep.Load _,MakingStep.AtOnce _ ->
                 Gate.OPEN;
         };
     }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import vividcrown.core.split.Due;
+import vividcrown.core.split.Place;
 import vividcrown.core.split.making.SplitSheet.Comes;
 import vividcrown.core.split.making.SplitSheet.Giver;
 import vividcrown.core.split.making.SplitSheet.Hangs;
@@ -67,6 +68,18 @@ public sealed interface MakingStep {
         }
     }
 
+    /** Closed boxes go to another yard: bees in them die of heat within the hour. */
+    record Load(List<NewHive> units) implements MakingStep {
+        public Load {
+            units = List.copyOf(units);
+        }
+
+        @Override
+        public String key() {
+            return "load";
+        }
+    }
+
     /** What a unit gets before anybody drives home: feed, strap, shade, its entrance. */
     record AtOnce(NewHive unit, Due due) implements MakingStep {
         @Override
@@ -75,7 +88,7 @@ public sealed interface MakingStep {
         }
     }
 
-    /** All of a sheet, in the order of the work: boxes, then hive by hive, then unit by unit. */
+    /** All of a sheet, in the order of the work: boxes, hive by hive, what the store gives, the way, what each unit gets. */
     static List<MakingStep> of(SplitSheet sheet) {
         List<MakingStep> steps = new ArrayList<>();
         sheet.units().forEach(unit -> steps.add(new SetUp(unit)));
@@ -96,6 +109,11 @@ public sealed interface MakingStep {
             if (!comb.isEmpty()) {
                 steps.add(new Comb(unit, comb));
             }
+        }
+        if (sheet.place() == Place.AWAY) {
+            steps.add(new Load(sheet.units()));
+        }
+        for (NewHive unit : sheet.units()) {
             unit.due().stream().filter(due -> due.work().isAtOnce())
                     .forEach(due -> steps.add(new AtOnce(unit, due)));
         }

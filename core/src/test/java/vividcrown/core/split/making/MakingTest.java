@@ -84,7 +84,7 @@ class MakingTest {
     void boxes_first_then_hive_by_hive_each_with_its_queen_first_then_what_a_unit_gets() {
         assertThat(MakingStep.of(sheet(Gets.RIPE_CELL, N_1))).extracting(MakingStep::key).containsExactly("set-up N 1",
                 FIND_H1, "frame H 1 4", "shake H 1 N 1", "close H 1", "find H 2", "frame H 2 5", "shake H 2 N 1",
-                "close H 2", "comb N 1", "open N 1");
+                "close H 2", "comb N 1", "load", "open N 1");
     }
 
     @Test
@@ -179,6 +179,13 @@ class MakingTest {
         MakingStep.of(sheet(Gets.RIPE_CELL, N_1)).forEach(step -> all.addAll(List.of(step.key(), How.LEFT)));
         assertThat(made(Gets.RIPE_CELL, all.toArray()).isMade()).isTrue();
         assertThat(made(Gets.RIPE_CELL, all.subList(2, all.size()).toArray()).isMade()).isFalse();
+    }
+
+    @Test
+    void a_beginning_that_was_withdrawn_leaves_no_split_whatever_was_said_of_its_steps() {
+        record.clear();
+        note(new SplitDeed.StepDone(SPLIT, FIND_H1, How.SEEN_STAYS));
+        assertThat(Making.fold(record)).isEmpty();
     }
 
     @Test

@@ -1,0 +1,143 @@
+package vividcrown.server.print;
+
+import com.google.zxing.BarcodeFormat;
+import com.google.zxing.EncodeHintType;
+import com.google.zxing.WriterException;
+import com.google.zxing.common.BitMatrix;
+import com.google.zxing.qrcode.QRCodeWriter;
+import java.io.ByteArrayOutputStream;
+import java.util.List;
+import java.util.Map;
+import org.openpdf.text.Chunk;
+import org.openpdf.text.Document;
+import org.openpdf.text.Element;
+import org.openpdf.text.Font;
+import org.openpdf.text.FontFactory;
+import org.openpdf.text.HeaderFooter;
+import org.openpdf.text.Image;
+import org.openpdf.text.PageSize;
+import org.openpdf.text.Paragraph;
+import org.openpdf.text.Phrase;
+import org.openpdf.text.Rectangle;
+import org.openpdf.text.pdf.BaseFont;
+import org.openpdf.text.pdf.PdfPCell;
+import org.openpdf.text.pdf.PdfPTable;
+import org.openpdf.text.pdf.PdfWriter;
+
+/** A sheet as it is written, top to bottom. */
+public final class PaperSheet {
+
+    /** What it is printed on. */
+    public enum Paper {
+        A4, LETTER;
+
+        private Rectangle size() {
+            return this == A4 ? PageSize.A4 : PageSize.LETTER;
+        }
+    }
+
+    private static final float MARGIN = 36;
+    private static final float CODE_POINTS = 56;
+    private static final int CODE_PIXELS = 168;
+    private static final float[] WITH_BOX = {1, 24};
+    private static final float[] WITH_CODE = {1, 5};
+
+    private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    private final Document document;
+    private final Font large = FontFactory.getFont(FontFactory.HELVETICA_BOLD, BaseFont.CP1252, 16);
+    private final Font middle = FontFactory.getFont(FontFactory.HELVETICA_BOLD, BaseFont.CP1252, 12);
+    private final Font usual = FontFactory.getFont(FontFactory.HELVETICA, BaseFont.CP1252, 10);
+
+    public PaperSheet(Paper paper, String title, String foot) {
+        document = new Document(paper.size(), MARGIN, MARGIN, MARGIN, MARGIN);
+        PdfWriter.getInstance(document, bytes);
+        document.addTitle(title);
+        HeaderFooter footer = new HeaderFooter(new Phrase(foot + " · ", usual), true);
+        footer.setBorder(Rectangle.NO_BORDER);
+        document.setFooter(footer);
+        document.open();
+        document.add(new Paragraph(title, large));
+    }
+
+    public PaperSheet text(String text) {
+        document.add(new Paragraph(text, usual));
+        return this;
+    }
+
+    public PaperSheet heading(String text) {
+        Paragraph heading = new Paragraph(text, middle);
+        heading.setSpacingBefore(10);
+        heading.setKeepTogether(true);
+        document.add(heading);
+        return this;
+    }
+
+    /** Something to tick. */
+    public PaperSheet toTick(String text) {
+        PdfPTable row = new PdfPTable(WITH_BOX);
+        row.setWidthPercentage(100);
+        row.setSpacingBefore(3);
+        PdfPCell box = new PdfPCell(new Phrase(" ", usual));
+        box.setFixedHeight(14);
+        box.setBorderWidth(1);
+        row.addCell(box);
+        PdfPCell words = new PdfPCell(new Phrase(text, usual));
+        words.setBorder(Rectangle.NO_BORDER);
+        words.setPaddingLeft(6);
+        row.addCell(words);
+        document.add(row);
+        return this;
+    }
+
+    /**
+     * A hive: its code to be scanned, beside it lines about it and room to write.
+     *
+     * @param address what the code opens
+     */
+    public PaperSheet hive(String name, String address, List<String> lines, int emptyLines) {
+        PdfPTable row = new PdfPTable(WITH_CODE);
+        row.setWidthPercentage(100);
+        row.setSpacingBefore(6);
+        row.setKeepTogether(true);
+        Image code = code(address);
+        PdfPCell left = new PdfPCell(code);
+        left.setBorder(Rectangle.NO_BORDER);
+        left.setHorizontalAlignment(Element.ALIGN_LEFT);
+        row.addCell(left);
+        Phrase words = new Phrase(new Chunk(name + "\n", middle));
+        lines.forEach(line -> words.add(new Chunk(line + "\n", usual)));
+        for (int line = 0; line < emptyLines; line++) {
+            words.add(new Chunk("_".repeat(70) + "\n", usual));
+        }
+        PdfPCell right = new PdfPCell(words);
+        right.setBorder(Rectangle.BOTTOM);
+        row.addCell(right);
+        document.add(row);
+        return this;
+    }
+
+    private static Image code(String address) {
+        try {
+            BitMatrix dots = new QRCodeWriter().encode(address, BarcodeFormat.QR_CODE, CODE_PIXELS, CODE_PIXELS,
+                    Map.of(EncodeHintType.MARGIN, 1));
+            byte[] grey = new byte[CODE_PIXELS * CODE_PIXELS];
+            for (int y = 0; y < CODE_PIXELS; y++) {
+                for (int x = 0; x < CODE_PIXELS; x++) {
+                    grey[y * CODE_PIXELS + x] = (byte) (dots.get(x, y) ? 0 : 255);
+                }
+            }
+            Image image = Image.getInstance(CODE_PIXELS, CODE_PIXELS, 1, 8, grey);
+            image.scaleAbsolute(CODE_POINTS, CODE_POINTS);
+            return image;
+        } catch (WriterException impossible) {
+            throw new IllegalStateException("Impossible state: an address of %d letters as a code"
+                    .formatted(address.length()), impossible);
+        }
+    }
+
+    /** The sheet as a PDF; nothing can be written after it. */
+    public byte[] done() {
+        document.close();
+        return bytes.toByteArray();
+    }
+}

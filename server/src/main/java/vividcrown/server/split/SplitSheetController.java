@@ -1,0 +1,119 @@
+package vividcrown.server.split;
+
+import io.swagger.v3.oas.annotations.Operation;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.round.Caution;
+import vividcrown.core.split.making.Making;
+import vividcrown.core.split.making.MakingStep;
+import vividcrown.core.split.making.SplitDeed;
+import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.yard.YardDeed;
+import vividcrown.server.clock.Today;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.print.PaperSheet;
+import vividcrown.server.print.PaperSheet.Paper;
+import vividcrown.server.problem.Refusal;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** Splits and yards on paper. */
+@RestController
+class SplitSheetController {
+
+    private static final int LINES_FOR_NOTES = 3;
+
+    private final Makings makings;
+    private final Hives hives;
+    private final Yards yards;
+    private final HiveUnits units;
+    private final Today today;
+
+    SplitSheetController(Makings makings, Hives hives, Yards yards, HiveUnits units, Today today) {
+        this.makings = makings;
+        this.hives = hives;
+        this.yards = yards;
+        this.units = units;
+        this.today = today;
+    }
+
+    @GetMapping(path = "/api/v1/splits/making/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @Operation(operationId = "splitSheet", summary = "A split on paper: kit, steps to tick, cautions, a code at each hive")
+    ResponseEntity<byte[]> split(@PathVariable UUID id, @RequestParam(defaultValue = "A4") Paper paper) {
+        Making making = makings.of(id).orElseThrow(() -> Refusal.notHere(SplitDeed.SPLIT, id));
+        SplitSheet sheet = making.sheet();
+        PaperSheet page = new PaperSheet(paper,
+                Sentence.of("print.split", sheet.recipe().sentence(), sheet.day()).toString(), "Vivid Crown");
+        page.text(Sentence.of("print.place", yards.findById(sheet.yard()).map(Yard::name).orElse(""),
+                Sentence.of("print.places." + sheet.place().name())).toString());
+        page.heading(Sentence.of("print.cautions").toString());
+        List.of(Caution.STINGS, Caution.SMOKE_AND_FIRE, Caution.DISEASE)
+                .forEach(caution -> page.text(caution.sentence().toString()));
+        page.heading(Sentence.of("print.steps").toString());
+        MakingStep.of(sheet).forEach(step -> page.toTick(MakingController.text(step, making).toString()));
+        page.heading(Sentence.of("print.hives").toString());
+        sheet.givers().forEach(giver -> page.hive(giver.code(), address("/colonies/" + giver.hive()), List.of(), 1));
+        for (SplitSheet.NewHive unit : sheet.units()) {
+            List<String> dated = unit.due().stream().filter(due -> !due.work().isAtOnce())
+                    .map(due -> Sentence.of("print.dated", due.when(), due.words()).toString()).toList();
+            // until its box stands there is no page of its own
+            String opens = making.stands(unit) ? "/colonies/" + unit.hive() : "/splits/making/" + id;
+            page.hive(unit.code(), address(opens), dated, 1);
+        }
+        return pdf(page, "split-" + sheet.day() + ".pdf");
+    }
+
+    @GetMapping(path = "/api/v1/yards/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
+    @Operation(operationId = "yardSheet", summary = "A yard on paper: each hive with its code, what is known of it, and room to write")
+    ResponseEntity<byte[]> yard(@PathVariable UUID id, @RequestParam(defaultValue = "A4") Paper paper) {
+        Yard yard = yards.findById(id).orElseThrow(() -> Refusal.notHere(YardDeed.YARD, id));
+        LocalDate day = today.day();
+        PaperSheet page = new PaperSheet(paper, Sentence.of("print.yard", yard.name(), day).toString(),
+                "Vivid Crown");
+        if (!yard.caution().isEmpty()) {
+            page.text(yard.caution());
+        }
+        List<Hive> row = hives.findByYardIdAndEndedOnIsNullOrderByPosition(id);
+        List<Hive> colonies = row.stream().filter(hive -> !hive.purpose().isForMating()).toList();
+        units.of(colonies, yards.byId(), day).forEach(one -> page.hive(one.hive().code(),
+                address("/colonies/" + one.hive().id()), known(one), LINES_FOR_NOTES));
+        row.stream().filter(hive -> hive.purpose().isForMating()).forEach(hive -> page.hive(hive.code(),
+                address("/colonies/" + hive.id()), List.of(hive.purpose().sentence().toString()), 1));
+        return pdf(page, "yard-" + day + ".pdf");
+    }
+
+    private static List<String> known(HiveUnits.HiveUnit one) {
+        List<String> lines = new ArrayList<>();
+        lines.add(one.hive().purpose().sentence().toString());
+        one.unit().ifPresentOrElse(
+                unit -> lines.add(Sentence.of("print.read", unit.readOn(), unit.broodFrames(),
+                        ForecastView.tenth(unit.framesOfBees())).toString()),
+                () -> lines.add(one.hive().lastReadOn().map(day -> Sentence.of("print.lastRead", day))
+                        .orElse(Sentence.of("print.neverRead")).toString()));
+        return lines;
+    }
+
+    private static String address(String path) {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
+    }
+
+    private static ResponseEntity<byte[]> pdf(PaperSheet page, String name) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline().filename(name).build().toString())
+                .body(page.done());
+    }
+}
