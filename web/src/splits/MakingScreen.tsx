@@ -8,16 +8,7 @@ import { useParcels, useRecord } from '../outbox/useRecord'
 import { sayDay, saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { PaperLink } from '../ui/PaperLink'
-import {
-  deedsOf,
-  doneSoFar,
-  foundOn,
-  gateOf,
-  mayHoldHer,
-  otherwise,
-  waysOpen,
-  type How,
-} from './making'
+import { deedsOf, doneSoFar, foundOn, gateOf, otherwise, waysOpen, type How } from './making'
 import { makingQuery } from './queries'
 
 const BIG = 'act min-h-16 text-lg'
@@ -148,7 +139,7 @@ function Now({
           <button
             key={how}
             className={`${BIG} ${index === 0 && how !== 'LEFT' ? 'act-main' : ''}`}
-            onClick={() => onDone(deedsOf(making, step, how, done))}
+            onClick={() => onDone(deedsOf(making, step, how))}
           >
             {step.kind === 'FIND' ? t(`making.find.${how}`) : t(`making.say.${how}`)}
           </button>
@@ -257,9 +248,7 @@ function Unit({
           })}`}
         </span>
       </h3>
-      {mayHoldHer(making, unit.code, done) && (
-        <p className="font-semibold text-crown">{t('making.mayHoldHer')}</p>
-      )}
+      {unit.mayHoldHer && <p className="font-semibold text-crown">{t('making.mayHoldHer')}</p>}
       {unit.ahead.map((one) => (
         <Later key={one.key} making={making} one={one} onDone={onDone} />
       ))}
@@ -289,12 +278,12 @@ function Later({ making, one, onDone }: { making: Making; one: LaterStep; onDone
             key={choice.how}
             className="act"
             aria-label={t('making.sayLater', {
-              how: t(`making.say.${choice.how}`),
+              how: t(`making.later.${choice.how}`),
               what: `${one.code}: ${one.text}`,
             })}
             onClick={() => say(choice.how, choice.deeds)}
           >
-            {t(`making.say.${choice.how}`)}
+            {t(`making.later.${choice.how}`)}
           </button>
         ))
       )}

@@ -5,7 +5,6 @@ import {
   doneSoFar,
   foundOn,
   gateOf,
-  mayHoldHer,
   otherwise,
   renamed,
   waysOpen,
@@ -23,8 +22,6 @@ const moved: Deed = {
     },
   ],
 }
-const begins: Deed = { kind: 'HAPPENED', hive: 'n1', event: 'SPLIT_WITHOUT_QUEEN' }
-
 const step = (more: Partial<MakingStep> & Pick<MakingStep, 'key' | 'kind' | 'at'>): MakingStep => ({
   text: more.key,
   aboveExcluder: false,
@@ -51,7 +48,7 @@ const open = step({
   kind: 'AT_ONCE',
   at: 'N 1',
   unit: 'N 1',
-  choices: [{ how: 'DONE', deeds: [begins] }],
+  choices: [{ how: 'DONE', deeds: [] }],
 })
 
 const making = (more: Partial<Making> = {}): Making => ({
@@ -106,17 +103,10 @@ describe('the gates at an open hive, without a signal', () => {
 
 describe('what is recorded', () => {
   it('the step, and what it does to hives and frames', () => {
-    expect(deedsOf(making(), frame, 'DONE', done())).toEqual([
+    expect(deedsOf(making(), frame, 'DONE')).toEqual([
       { kind: 'SPLIT_STEP_DONE', split: 's1', step: 'frame H 1 4', how: 'DONE' },
       moved,
     ])
-  })
-
-  it('that a unit has no queen only where none may be in it', () => {
-    const unsearched = done(['find H 1', 'NOT_FOUND'], ['frame H 1 4', 'UNSEARCHED'])
-    expect(mayHoldHer(making(), 'N 1', unsearched)).toBe(true)
-    expect(deedsOf(making(), open, 'DONE', unsearched)).toHaveLength(1)
-    expect(deedsOf(making(), open, 'DONE', done(['find H 1', 'SEEN_STAYS']))).toContainEqual(begins)
   })
 
   it('she on a frame that was to go: it stays, and she is known', () => {

@@ -32,20 +32,6 @@ export function gateOf(step: MakingStep, making: Making, done: ReadonlyMap<strin
   return step.kind === 'SHAKE' ? 'NOT_FROM_THESE' : 'SEARCH_BOTH_SIDES'
 }
 
-/** Something went into the unit unsearched, and its hive's queen was not seen. */
-export function mayHoldHer(making: Making, unit: string, done: ReadonlyMap<string, How>): boolean {
-  return (
-    !making.takesTheQueen &&
-    making.steps.some(
-      (step) =>
-        step.unit === unit &&
-        (step.kind === 'FRAME' || (step.kind === 'SHAKE' && !step.aboveExcluder)) &&
-        ['UNSEARCHED', 'OTHERWISE'].includes(done.get(step.key) ?? '') &&
-        !isKnown(done.get(`find ${step.at}`)),
-    )
-  )
-}
-
 /** The ways of doing a step that its gate leaves open. */
 export function waysOpen(step: MakingStep, gate: Gate): How[] {
   const ways = step.choices.map((choice) => choice.how)
@@ -63,25 +49,17 @@ export function waysOpen(step: MakingStep, gate: Gate): How[] {
 }
 
 /** Everything that is recorded when a step is done so. */
-export function deedsOf(
-  making: Making,
-  step: MakingStep,
-  how: How,
-  done: ReadonlyMap<string, How>,
-): Deed[] {
-  const planned = step.choices.find((choice) => choice.how === how)?.deeds ?? []
-  // that a unit has no queen is not said of one that may hold her
-  const unsure = step.unit !== undefined && mayHoldHer(making, step.unit, done)
-  const safe = unsure ? planned.filter((deed) => deed.kind !== 'HAPPENED') : planned
-  return [{ kind: 'SPLIT_STEP_DONE', split: making.id, step: step.key, how }, ...safe]
-}
+export const deedsOf = (making: Making, step: MakingStep, how: How): Deed[] => [
+  { kind: 'SPLIT_STEP_DONE', split: making.id, step: step.key, how },
+  ...(step.choices.find((choice) => choice.how === how)?.deeds ?? []),
+]
 
 /** She was found on a frame that was to go: it stays, and where she is is known now. */
 export function foundOn(making: Making, step: MakingStep): Deed[] {
   const find = making.steps.find((one) => one.kind === 'FIND' && one.at === step.at)
   if (!find) return []
   return [
-    ...deedsOf(making, find, 'SEEN_STAYS', new Map()),
+    ...deedsOf(making, find, 'SEEN_STAYS'),
     { kind: 'SPLIT_STEP_DONE', split: making.id, step: step.key, how: 'LEFT' },
   ]
 }

@@ -34,6 +34,15 @@ public record Due(Work work, DatedSpan when) {
             };
         }
 
+        /** Whether it concerns a queen to come: it is not done while the old one may be in there. */
+        public boolean isForANewQueen() {
+            return switch (this) {
+                case GIVE_CELL, GIVE_QUEEN, EMERGED, RELEASED, REDUCE_CELLS, EGGS, EGGS_OF_HERS, FALLBACK, HANDS_OFF ->
+                    true;
+                default -> false;
+            };
+        }
+
         /** Whether it is done while the unit is being made, before anybody drives home. */
         public boolean isAtOnce() {
             return switch (this) {

@@ -144,8 +144,12 @@ class MakingController {
     private LaterView later(UUID hive, String code, String key, Due due, Optional<Queen> cell, List<Deed> record) {
         Sentence text = cell.filter(_ -> due.work() == Due.Work.GIVE_CELL)
                 .map(one -> Sentence.of("making.CELL", due.words(), one.code())).orElse(due.words());
-        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), text.toString(),
-                List.of(choice(How.DONE, record), choice(How.LEFT, List.of())));
+        boolean forHer = due.work() == Due.Work.MAY_HOLD_HER || due.work() == Due.Work.STILL_THERE;
+        List<ChoiceView> choices = forHer
+                ? Stream.of(How.SEEN_STAYS, How.NOT_FOUND).map(how -> choice(how, MakingDeeds.ofLook(hive, how)))
+                        .toList()
+                : List.of(choice(How.DONE, record), choice(How.LEFT, List.of()));
+        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), text.toString(), choices);
     }
 
     private ChoiceView choice(How how, List<Deed> record) {

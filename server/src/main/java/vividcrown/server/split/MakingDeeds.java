@@ -161,10 +161,8 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
         };
     }
 
+    /** Where she may have come along the judgement is told the likely: eggs seen later tell it otherwise. */
     private List<Deed> begins(SplitSheet.NewHive unit) {
-        if (making.mayHoldHer(unit)) {
-            return List.of();
-        }
         List<Deed> deeds = new ArrayList<>();
         deeds.add(new HiveDeed.Happened(unit.hive(), beginning(unit)));
         if (making.sheet().takesTheQueen()) {
@@ -187,6 +185,13 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
         boolean young = come.stream().flatMap(one -> one.signs().stream()).flatMap(sign -> sign.upwards().stream())
                 .anyMatch(YOUNG::contains);
         return young ? EventKind.SPLIT_WITHOUT_QUEEN : EventKind.SPLIT_WITHOUT_EGGS;
+    }
+
+    /** What the look for a queen who may have come along, or stayed, found. */
+    static List<Deed> ofLook(UUID hive, How how) {
+        return how == How.SEEN_STAYS
+                ? List.of(new HiveDeed.Happened(hive, EventKind.SPLIT_WITH_QUEEN))
+                : List.of();
     }
 
     /**

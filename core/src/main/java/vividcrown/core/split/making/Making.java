@@ -150,35 +150,52 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                 && how(step).filter(how -> how == How.UNSEARCHED || how == How.OTHERWISE).isPresent();
     }
 
-    /** Whether its queen was seen on a frame that stays, or is in hand. */
+    /** Whether its queen was seen on a frame that stays, is in hand, or her fresh eggs were found there since. */
     public boolean isKnown(Giver giver) {
-        return how(new MakingStep.Find(giver)).filter(how -> how == How.SEEN_STAYS || how == How.IN_HAND).isPresent();
+        return how(new MakingStep.Find(giver)).filter(how -> how == How.SEEN_STAYS || how == How.IN_HAND).isPresent()
+                || Optional.ofNullable(done.get(keyOf(giver))).filter(one -> one.how() == How.SEEN_STAYS).isPresent();
     }
 
-    /** What is still to come at a new unit, counted from the day on which it was really made; the soonest first. */
+    /**
+     * What is still to come at a new unit, counted from the day on which it was really made; the soonest first. While the old
+     * queen may be in it nothing is given: a queen or a cell would be killed by her, or she by them.
+     */
     public List<Due> ahead(NewHive unit) {
-        LocalDate made = Optional.ofNullable(done.get(new MakingStep.SetUp(unit).key())).map(Done::day)
-                .orElse(sheet.day());
+        LocalDate made = dayOf(new MakingStep.SetUp(unit).key()).orElse(sheet.day());
         int late = (int) ChronoUnit.DAYS.between(sheet.day(), made);
-        boolean planned = unit.due().stream().anyMatch(due -> due.work() == Due.Work.MAY_HOLD_HER);
-        Stream<Due> search = mayHoldHer(unit) && !planned
+        String look = keyOf(unit, Due.Work.MAY_HOLD_HER);
+        Optional<How> found = Optional.ofNullable(done.get(look)).map(Done::how);
+        boolean waits = mayHoldHer(unit) && found.isEmpty();
+        boolean isIn = found.filter(How.SEEN_STAYS::equals).isPresent();
+        // what waited for the look begins with it
+        int after = found.isPresent() && !isIn ? daysTo(made, dayOf(look).orElse(made)) : 0;
+        Stream<Due> search = waits && unit.due().stream().noneMatch(due -> due.work() == Due.Work.MAY_HOLD_HER)
                 ? Stream.of(new Due(Due.Work.MAY_HOLD_HER, STILL_THERE.from(sheet.day())))
                 : Stream.of();
-        boolean safe = !mayHoldHer(unit) && isMade();
         return Stream.concat(search, unit.due().stream())
                 .filter(due -> !due.work().isAtOnce() && due.work() != Due.Work.HANDS_OFF)
                 // planned for want of a look; she was seen or searched for when it was made
-                .filter(due -> due.work() != Due.Work.MAY_HOLD_HER || !safe)
+                .filter(due -> due.work() != Due.Work.MAY_HOLD_HER || waits || !isMade())
+                .filter(due -> !due.work().isForANewQueen() || !(waits || isIn))
                 .filter(due -> !done.containsKey(keyOf(unit, due.work())))
-                .map(due -> new Due(due.work(), due.when().plusDays(late)))
+                .map(due -> new Due(due.work(),
+                        due.when().plusDays(late + (due.work().isForANewQueen() ? after : 0))))
                 .sorted(Comparator.comparing(due -> due.when().earliest())).toList();
+    }
+
+    private Optional<LocalDate> dayOf(String key) {
+        return Optional.ofNullable(done.get(key)).map(Done::day);
+    }
+
+    private static int daysTo(LocalDate from, LocalDate to) {
+        return Math.max(0, (int) ChronoUnit.DAYS.between(from, to));
     }
 
     /** The look for her eggs in a hive that gave; empty if she went along, was seen to stay, or it was done. */
     public Optional<Due> ahead(Giver giver) {
         boolean known = sheet.takesTheQueen()
                 || how(new MakingStep.Find(giver)).filter(How.SEEN_STAYS::equals).isPresent();
-        Optional<LocalDate> closed = Optional.ofNullable(done.get(new MakingStep.Close(giver).key())).map(Done::day);
+        Optional<LocalDate> closed = dayOf(new MakingStep.Close(giver).key());
         return known || done.containsKey(keyOf(giver))
                 ? Optional.empty()
                 : closed.map(day -> new Due(Due.Work.STILL_THERE, STILL_THERE.from(day)));

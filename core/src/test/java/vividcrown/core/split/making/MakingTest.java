@@ -139,6 +139,32 @@ class MakingTest {
         assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "frame H 1 4", How.OTHERWISE).mayHoldHer(N_1)).isTrue();
     }
 
+    /** A cell or a queen given beside a laying queen is lost, or she is: nothing is given before the look (common practice). */
+    @Test
+    void nothing_is_given_to_a_unit_that_may_hold_a_queen_before_the_look_and_all_of_it_begins_with_the_look() {
+        Making waits = made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.NOT_FOUND, "frame H 1 4",
+                How.UNSEARCHED);
+        assertThat(waits.ahead(N_1)).extracting(Due::work).containsExactly(Due.Work.MAY_HOLD_HER,
+                Due.Work.COUNT_OUTSIDE);
+        record.add(new Entry(new UUID(9, 90), JUN_8.plusDays(4), 90,
+                new SplitDeed.StepDone(SPLIT, "may-hold-her N 1", How.NOT_FOUND)));
+        assertThat(Making.fold(record).orElseThrow().ahead(N_1)).filteredOn(due -> due.work() == Due.Work.GIVE_CELL)
+                .singleElement().satisfies(due -> assertThat(due.when().likely()).isEqualTo(JUN_8.plusDays(5)));
+        record.removeLast();
+        record.add(new Entry(new UUID(9, 91), JUN_8.plusDays(4), 91,
+                new SplitDeed.StepDone(SPLIT, "may-hold-her N 1", How.SEEN_STAYS)));
+        assertThat(Making.fold(record).orElseThrow().ahead(N_1)).extracting(Due::work)
+                .containsExactly(Due.Work.COUNT_OUTSIDE);
+    }
+
+    @Test
+    void her_fresh_eggs_in_the_hive_that_gave_say_that_she_is_in_no_unit() {
+        Making making = made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.NOT_FOUND, "frame H 1 4",
+                How.UNSEARCHED, "close H 1", How.DONE, "still-there H 1", How.SEEN_STAYS);
+        assertThat(making.mayHoldHer(N_1)).isFalse();
+        assertThat(making.ahead(N_1)).extracting(Due::work).contains(Due.Work.GIVE_CELL);
+    }
+
     @Test
     void where_the_old_queen_goes_along_she_is_in_hand_before_anything_else_moves() {
         assertThat(gate(made(Gets.THE_OLD_QUEEN, FIND_H1, How.NOT_FOUND), "frame H 1 4"))
