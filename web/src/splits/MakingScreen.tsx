@@ -30,6 +30,8 @@ function Steps({ making }: { making: Making }) {
   const done = doneSoFar(making, waiting)
   const left = making.steps.filter((step) => !done.has(step.key))
   const now = making.steps.find((step) => step.key === chosen) ?? left[0]
+  const rest = left.filter((step) => step.key !== now?.key)
+  const over = making.steps.filter((step) => done.has(step.key) && step.key !== now?.key)
   const put = (label: string, deeds: Deed[]) => {
     setChosen(undefined)
     void record(
@@ -63,24 +65,17 @@ function Steps({ making }: { making: Making }) {
               onDone={(deeds) => put(`${now.at}: ${now.text}`, deeds)}
             />
           )}
-          <ol className="mt-4 border-t-2 border-ink" aria-label={t('making.steps')}>
-            {making.steps.map((step) => (
-              <li key={step.key} className="border-b border-rule">
-                <button
-                  className={`flex min-h-11 w-full items-baseline gap-3 py-1 text-left ${
-                    done.has(step.key) ? 'text-ink-2' : ''
-                  } ${step.key === now?.key ? 'font-bold' : ''}`}
-                  aria-current={step.key === now?.key ? 'step' : undefined}
-                  onClick={() => setChosen(step.key)}
-                >
-                  <span className="w-24 shrink-0 text-sm">
-                    {done.has(step.key) ? t(`making.how.${done.get(step.key)}`) : ''}
-                  </span>
-                  <span>{step.text}</span>
-                </button>
-              </li>
-            ))}
-          </ol>
+          {rest.length > 0 && (
+            <List steps={rest} done={done} onChoose={setChosen} name={t('making.ahead')} />
+          )}
+          {over.length > 0 && (
+            <details className="mt-4">
+              <summary className="inline-block min-h-11 underline decoration-dotted underline-offset-4">
+                {t('making.over', { count: over.length })}
+              </summary>
+              <List steps={over} done={done} onChoose={setChosen} name={t('making.steps')} />
+            </details>
+          )}
         </div>
         <aside className="mt-6 lg:mt-0">
           <h2 className="text-xl">{t('making.follows')}</h2>
@@ -101,6 +96,39 @@ function Steps({ making }: { making: Making }) {
         </aside>
       </div>
     </Page>
+  )
+}
+
+function List({
+  steps,
+  done,
+  name,
+  onChoose,
+}: {
+  steps: readonly MakingStep[]
+  done: ReadonlyMap<string, How>
+  name: string
+  onChoose: (key: string) => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <ol className="mt-4 border-t-2 border-ink" aria-label={name}>
+      {steps.map((step) => (
+        <li key={step.key} className="border-b border-rule">
+          <button
+            className="flex min-h-11 w-full items-baseline gap-3 py-1 text-left"
+            onClick={() => onChoose(step.key)}
+          >
+            <span className="min-w-0 flex-1">{step.text}</span>
+            {done.has(step.key) && (
+              <span className="shrink-0 text-sm text-ink-2">
+                {t(`making.how.${done.get(step.key)}`)}
+              </span>
+            )}
+          </button>
+        </li>
+      ))}
+    </ol>
   )
 }
 

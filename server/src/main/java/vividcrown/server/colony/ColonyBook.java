@@ -57,19 +57,21 @@ public class ColonyBook {
      * @param readings what core argues from: the readings, and what was seen of its queens, the oldest first
      * @param chosen the action that was chosen last
      * @param steps steps of swarm plans that were done
-     * @param moves frames that came or went
+     * @param moves frames that were moved, in the hive or out of it or into it
+     * @param added frames that came from the store
      */
     public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
-            List<SwarmPath.Done> steps, List<Entry> moves) {
+            List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added) {
 
-        static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of());
+        static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(),
+                List.of());
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
             all.sort(Comparator.comparing(Reading::day));
-            return new Facts(reads, all, events, chosen, steps, moves);
+            return new Facts(reads, all, events, chosen, steps, moves, added);
         }
 
         Optional<LocalDate> lastRead() {
@@ -150,7 +152,8 @@ public class ColonyBook {
         readings.sort(Comparator.comparing(Reading::day));
         events.sort(Comparator.comparing(ColonyEvent::day));
         return new Facts(reads, readings, events,
-                ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves);
+                ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves,
+                ofKind(ordered, HiveDeed.FramesAdded.class).toList());
     }
 
     private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {

@@ -18,10 +18,9 @@ import vividcrown.core.round.Item;
 import vividcrown.core.round.Kit;
 import vividcrown.core.round.Stop;
 import vividcrown.core.split.Due;
-import vividcrown.core.split.SplitPlan.Filled;
 import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.SplitSheet;
-import vividcrown.core.split.recipe.RecipeKind;
+import vividcrown.core.store.Thing;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -92,26 +91,22 @@ class SplitStops {
     }
 
     private static Kit kit(SplitSheet sheet) {
-        int units = sheet.units().size();
-        Kit kit = Kit.of(sheet.recipe() == RecipeKind.MINI_MATING_NUC ? Item.MINI_NUCS : Item.NUC_BOXES, units)
-                .plus(Kit.of(Item.STRAPS, units));
-        double litres = sheet.units().stream().mapToDouble(SplitSheet.NewHive::litres).sum();
-        int feeders = (int) sheet.units().stream().filter(unit -> unit.litres() > 0).count();
-        Map<Item, Integer> more = Map.of(Item.DRAWN_COMBS, combs(sheet, Filled.DRAWN), Item.FOUNDATION_FRAMES,
-                combs(sheet, Filled.FOUNDATION), Item.FEEDERS, feeders, Item.SYRUP_DECILITRES,
-                (int) Math.ceil(10 * litres), Item.INTRODUCTION_CAGES, sheet.takesTheQueen() ? 1 : 0);
-        for (Map.Entry<Item, Integer> one : more.entrySet()) {
-            if (one.getValue() > 0) {
-                kit = kit.plus(Kit.of(one.getKey(), one.getValue()));
-            }
+        Kit kit = Kit.NOTHING;
+        for (Map.Entry<Thing, Double> need : sheet.needs().entrySet()) {
+            double count = need.getValue();
+            kit = kit.plus(switch (need.getKey()) {
+                case NUC_BOXES -> Kit.of(Item.NUC_BOXES, (int) count);
+                case MINI_NUCS -> Kit.of(Item.MINI_NUCS, (int) count);
+                case STRAPS -> Kit.of(Item.STRAPS, (int) count);
+                case DRAWN_COMBS -> Kit.of(Item.DRAWN_COMBS, (int) count);
+                case FOUNDATION_FRAMES -> Kit.of(Item.FOUNDATION_FRAMES, (int) count);
+                case FEEDERS -> Kit.of(Item.FEEDERS, (int) count);
+                case INTRODUCTION_CAGES -> Kit.of(Item.INTRODUCTION_CAGES, (int) count);
+                case SYRUP_LITRES -> Kit.of(Item.SYRUP_DECILITRES, (int) Math.ceil(10 * count));
+                default -> Kit.NOTHING;
+            });
         }
         return kit;
-    }
-
-    private static int combs(SplitSheet sheet, Filled filled) {
-        long units = sheet.units().stream().flatMap(unit -> unit.hangs().stream())
-                .filter(hangs -> hangs.filled() == filled).count();
-        return (int) units + sheet.givers().stream().mapToInt(giver -> giver.comesIn(filled)).sum();
     }
 
     /** Once a reading answers it, it is done. */

@@ -52,7 +52,7 @@ class Asking {
             return new UnitLine(one.hive().id(), one.hive().code(), yard, one.hive().purpose(),
                     unit.map(Unit::readOn).orElse(null), unit.map(Unit::slots).orElse(0),
                     unit.map(of -> of.frames().stream().map(frame -> frame.at()).toList()).orElse(List.of()),
-                    one.notes().map(ReadingNotes::sides).orElse(List.of()),
+                    one.sides(),
                     unit.map(of -> Math.round(of.framesOfBees() * 10) / 10.0).orElse(0.0),
                     unit.map(Unit::broodFrames).orElse(0), unit.map(of -> of.queen().is()).orElse(null),
                     unit.map(of -> of.traits().stream().sorted().toList()).orElse(List.of()),

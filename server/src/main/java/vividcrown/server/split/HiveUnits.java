@@ -10,6 +10,8 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.Comb;
@@ -18,10 +20,12 @@ import vividcrown.core.hive.FrameSeen;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.SinceRead;
 import vividcrown.core.hive.Strength;
 import vividcrown.core.hive.Unit;
 import vividcrown.core.hive.UnitQueen;
 import vividcrown.core.hive.UnitTrait;
+import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reason.Sentence;
@@ -58,10 +62,10 @@ class HiveUnits {
      * One hive.
      *
      * @param unit empty if it was never read frame by frame
-     * @param notes the reading that it rests on
+     * @param sides what stands on its frames: as it was read, and what came and went since
      * @param unread why there is no unit
      */
-    record HiveUnit(Hive hive, Optional<Unit> unit, Optional<ReadingNotes> notes, Optional<Sentence> unread,
+    record HiveUnit(Hive hive, Optional<Unit> unit, List<ReadingNotes.Side> sides, Optional<Sentence> unread,
             List<Counted> earlier) {
     }
 
@@ -97,34 +101,47 @@ class HiveUnits {
         List<StackBox> brood = stack.stream().filter(box -> box.kind() == BoxKind.BROOD && !box.frames().isEmpty())
                 .toList();
         double area = brood.isEmpty() ? NO_AREA : areas.getOrDefault(brood.getFirst().format(), NO_AREA);
-        if (newest < 0 || area <= 0) {
-            return new HiveUnit(hive, Optional.empty(), Optional.empty(), Optional.of(Sentence.of("split.unread")),
+        Optional<Entry> read = newest < 0 ? Optional.empty() : Optional.of(facts.reads().get(newest));
+        Optional<ReadingNotes> notes = newest < 0 ? Optional.empty() : Optional.of(facts.notes().get(newest));
+        SinceRead now = now(hive, facts, read, notes, stack);
+        if (area <= 0 || now.sides().isEmpty()) {
+            return new HiveUnit(hive, Optional.empty(), List.of(), Optional.of(Sentence.of("split.unread")),
                     List.of());
         }
-        ReadingNotes notes = facts.notes().get(newest);
         try {
-            return new HiveUnit(hive, Optional.of(unit(hive, yard, facts, newest, standing, stack, brood, area)),
-                    Optional.of(notes), Optional.empty(), earlier(hive, yard, facts, standing, stack, brood, area));
+            return new HiveUnit(hive,
+                    Optional.of(unit(hive, yard, read.map(Entry::day).orElse(hive.setUpOn()), now,
+                            notes.map(ReadingNotes::cells).orElse(List.of()), facts, standing, stack, brood, area)),
+                    now.sides(), Optional.empty(), earlier(hive, yard, facts, standing, stack, brood, area));
         } catch (IllegalArgumentException impossible) {
             // what was noted cannot be: it says so instead of being reckoned with
-            return new HiveUnit(hive, Optional.empty(), Optional.of(notes), Optional
+            return new HiveUnit(hive, Optional.empty(), now.sides(), Optional
                     .of(Sentence.of("split.impossible", hive.code(), String.valueOf(impossible.getMessage()))),
                     List.of());
         }
     }
 
-    /** As it was read then; its queen and what is so about it are today's. */
-    private static Unit unit(Hive hive, Yard yard, ColonyBook.Facts facts, int read, ColonyStanding standing,
-            List<StackBox> stack, List<StackBox> brood, double area) {
-        ReadingNotes notes = facts.notes().get(read);
+    /** As it was read last, with what came and went since; a new unit nobody has read is what came into it. */
+    private static SinceRead now(Hive hive, ColonyBook.Facts facts, Optional<Entry> read,
+            Optional<ReadingNotes> notes, List<StackBox> stack) {
+        List<Entry> since = Stream.concat(facts.moves().stream(), facts.added().stream())
+                .filter(entry -> read.filter(one -> Entry.AS_IT_HAPPENED.compare(one, entry) > 0).isEmpty()).toList();
+        Map<UUID, Integer> levels = stack.stream().collect(Collectors.toMap(StackBox::id, StackBox::level));
+        return SinceRead.of(notes.map(ReadingNotes::sides).orElse(List.of()), notes.flatMap(ReadingNotes::covered),
+                since, hive.id(), levels);
+    }
+
+    /** Its queen and what is so about it are today's. */
+    private static Unit unit(Hive hive, Yard yard, LocalDate readOn, SinceRead seen, List<ReadingNotes.Cells> cells,
+            ColonyBook.Facts facts, ColonyStanding standing, List<StackBox> stack, List<StackBox> brood,
+            double area) {
         List<FrameSeen> frames = new ArrayList<>();
         for (StackBox box : brood) {
-            box.frames().forEach(frame -> frames.add(frame(notes, box.level(), frame.slot())));
+            box.frames().forEach(frame -> frames.add(frame(seen.sides(), cells, box.level(), frame.slot())));
         }
         int slots = brood.stream().mapToInt(StackBox::slots).sum();
-        return new Unit(hive.code(), yard.name(), hive.purpose(), facts.reads().get(read).day(), new Strength(area),
-                slots,
-                frames, notes.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
+        return new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots,
+                frames, seen.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
                 Optional.empty());
     }
 
@@ -140,26 +157,29 @@ class HiveUnits {
             boolean whole = !facts.notes().get(at).sides().isEmpty() && facts.notes().get(at).covered().isPresent();
             if (whole && counted.isPresent() && !moved && to.isAfter(from)
                     && standing.leading() == Status.LAYING_QUEEN) {
-                all.add(new Counted(unit(hive, yard, facts, at, standing, stack, brood, area), to, counted.get()));
+                ReadingNotes then = facts.notes().get(at);
+                all.add(new Counted(unit(hive, yard, from, new SinceRead(then.sides(), then.covered()), then.cells(),
+                        facts, standing, stack, brood, area), to, counted.get()));
             }
         }
         return all;
     }
 
-    private static FrameSeen frame(ReadingNotes notes, int level, int slot) {
-        List<Sign> near = signs(notes, level, slot, FrameSide.NEAR);
-        List<Sign> far = signs(notes, level, slot, FrameSide.FAR);
+    private static FrameSeen frame(List<ReadingNotes.Side> sides, List<ReadingNotes.Cells> cellsSeen, int level,
+            int slot) {
+        List<Sign> near = signs(sides, level, slot, FrameSide.NEAR);
+        List<Sign> far = signs(sides, level, slot, FrameSide.FAR);
         Comb comb = near.isEmpty() && far.isEmpty() ? FrameKind.DRAWN.usual() : Comb.ofSides(near, far);
         Set<Sign> all = EnumSet.noneOf(Sign.class);
         near.forEach(sign -> all.addAll(sign.upwards()));
         far.forEach(sign -> all.addAll(sign.upwards()));
-        boolean cells = notes.cells().stream().anyMatch(one -> one.look().isAlive()
+        boolean cells = cellsSeen.stream().anyMatch(one -> one.look().isAlive()
                 && one.box().orElse(0) == level && one.slot().orElse(0) == slot);
         return new FrameSeen(level, slot, comb, comb.usuallyCovered(), all.contains(Sign.QUEEN), false, cells);
     }
 
-    private static List<Sign> signs(ReadingNotes notes, int level, int slot, FrameSide which) {
-        return notes.sides().stream()
+    private static List<Sign> signs(List<ReadingNotes.Side> sides, int level, int slot, FrameSide which) {
+        return sides.stream()
                 .filter(side -> side.box() == level && side.slot() == slot && side.side() == which)
                 .flatMap(side -> side.signs().stream()).toList();
     }

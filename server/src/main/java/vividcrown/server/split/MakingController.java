@@ -237,15 +237,24 @@ class MakingController {
                 Sentence.of(shake.aboveExcluder() ? "making.SHAKE_ABOVE" : "making.SHAKE", giver.code(), unit.code(),
                         shake.frames());
             case MakingStep.Comb(SplitSheet.NewHive unit, List<SplitSheet.Hangs> hangs) -> Sentence.of("making.COMB",
-                    unit.code(), hangs.stream().filter(one -> one.filled() == Filled.DRAWN).count(),
-                    hangs.stream().filter(one -> one.filled() == Filled.FOUNDATION).count());
+                    unit.code(), combs(hangs.stream().filter(one -> one.filled() == Filled.DRAWN).count(),
+                            hangs.stream().filter(one -> one.filled() == Filled.FOUNDATION).count()));
             case MakingStep.Close(SplitSheet.Giver giver) -> Sentence.of(
                     making.how(new MakingStep.Find(giver)).filter(How.IN_HAND::equals).isPresent()
                             && !making.sheet().takesTheQueen() ? "making.CLOSE_WITH_HER" : "making.CLOSE",
-                    giver.code(), giver.comesIn(Filled.DRAWN), giver.comesIn(Filled.FOUNDATION));
+                    giver.code(), combs(giver.comesIn(Filled.DRAWN), giver.comesIn(Filled.FOUNDATION)));
             case MakingStep.Load(List<SplitSheet.NewHive> units) -> Sentence.of("making.LOAD", codes(units));
             case MakingStep.AtOnce(SplitSheet.NewHive unit, Due due) ->
                 Sentence.of("making.AT_ONCE", unit.code(), due.words());
         };
+    }
+
+    private static Sentence combs(long drawn, long foundation) {
+        if (drawn > 0 && foundation > 0) {
+            return Sentence.of("making.combs.BOTH", drawn, foundation);
+        }
+        return drawn > 0
+                ? Sentence.of("making.combs.DRAWN", drawn)
+                : Sentence.of("making.combs.FOUNDATION", foundation);
     }
 }

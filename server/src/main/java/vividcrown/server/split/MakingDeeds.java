@@ -26,7 +26,6 @@ import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed.How;
 import vividcrown.core.split.making.SplitSheet;
-import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.store.StoreDeed;
 import vividcrown.core.store.Thing;
 import vividcrown.core.swarm.SwarmDeed;
@@ -63,7 +62,7 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
     }
 
     private List<Deed> setUp(SplitSheet.NewHive unit) {
-        boolean mini = making.sheet().recipe() == RecipeKind.MINI_MATING_NUC;
+        boolean mini = making.sheet().isMini();
         return List.of(
                 new HiveDeed.SetUp(unit.hive(), making.sheet().yard(), unit.code(), unit.position(),
                         mini ? Purpose.MINI_NUC : Purpose.NUC,

@@ -15,7 +15,6 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSeen.FrameAt;
-import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.making.SplitSheet;
@@ -97,7 +96,7 @@ class Sheets {
                 .orElseThrow();
         UUID frame = box.frames().stream().filter(one -> one.slot() == at.slot()).findFirst().orElseThrow().id();
         Set<Sign> signs = EnumSet.noneOf(Sign.class);
-        giver.notes().map(ReadingNotes::sides).orElse(List.of()).stream()
+        giver.sides().stream()
                 .filter(side -> side.box() == at.box() && side.slot() == at.slot())
                 .forEach(side -> signs.addAll(side.signs()));
         // she is looked for, not carried over

@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -59,6 +60,11 @@ class SplitSheetController {
                 Sentence.of("print.split", sheet.recipe().sentence(), sheet.day()).toString(), "Vivid Crown");
         page.text(Sentence.of("print.place", yards.findById(sheet.yard()).map(Yard::name).orElse(""),
                 Sentence.of("print.places." + sheet.place().name())).toString());
+        page.heading(Sentence.of("print.kit").toString());
+        page.text(sheet.needs().entrySet().stream()
+                .map(need -> Sentence.of("print.need", need.getKey().sentence(), ForecastView.tenth(need.getValue()))
+                        .toString())
+                .collect(Collectors.joining(" · ")));
         page.heading(Sentence.of("print.cautions").toString());
         List.of(Caution.STINGS, Caution.SMOKE_AND_FIRE, Caution.DISEASE)
                 .forEach(caution -> page.text(caution.sentence().toString()));

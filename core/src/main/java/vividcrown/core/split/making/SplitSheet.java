@@ -1,8 +1,10 @@
 package vividcrown.core.split.making;
 
 import java.time.LocalDate;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -17,6 +19,7 @@ import vividcrown.core.split.SplitPlan.Filled;
 import vividcrown.core.split.recipe.Gets;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.SplitRecipe.Target;
+import vividcrown.core.store.Thing;
 
 /**
  * The plan of a split as it was taken to the yard. It stays as it was, whatever is really done.
@@ -124,5 +127,29 @@ public record SplitSheet(RecipeKind recipe, Gets gets, Place place, LocalDate da
     /** Whether the old queen goes into the new unit, and the hive is left without one. */
     public boolean takesTheQueen() {
         return gets == Gets.THE_OLD_QUEEN;
+    }
+
+    /** What must be in the vehicle: nothing that is not needed. */
+    public Map<Thing, Double> needs() {
+        Map<Thing, Double> needs = new EnumMap<>(Thing.class);
+        needs.put(isMini() ? Thing.MINI_NUCS : Thing.NUC_BOXES, (double) units.size());
+        needs.put(Thing.STRAPS, (double) units.size());
+        needs.put(Thing.DRAWN_COMBS, combs(Filled.DRAWN));
+        needs.put(Thing.FOUNDATION_FRAMES, combs(Filled.FOUNDATION));
+        needs.put(Thing.FEEDERS, (double) units.stream().filter(unit -> unit.litres() > 0).count());
+        needs.put(Thing.SYRUP_LITRES, units.stream().mapToDouble(NewHive::litres).sum());
+        needs.put(Thing.INTRODUCTION_CAGES, takesTheQueen() ? (double) givers.size() : 0.0);
+        needs.values().removeIf(count -> count <= 0);
+        return needs;
+    }
+
+    private double combs(Filled filled) {
+        long hung = units.stream().flatMap(unit -> unit.hangs().stream()).filter(one -> one.filled() == filled).count();
+        return hung + givers.stream().mapToInt(giver -> giver.comesIn(filled)).sum();
+    }
+
+    /** Mini nucs are made up from the cup. */
+    public boolean isMini() {
+        return recipe == RecipeKind.MINI_MATING_NUC;
     }
 }
