@@ -264,6 +264,7 @@ function AtHand({ page }: { page: SplitPage }) {
       virgins: atHand.virgins,
       queens: atHand.matedQueens,
     }),
+    page.framesMeant > 0 && t('splits.framesMeant', { count: page.framesMeant }),
     inStock.boxes !== undefined && t('splits.inStockBoxes', { count: inStock.boxes }),
     inStock.drawn !== undefined && t('splits.inStockDrawn', { count: inStock.drawn }),
   ]

@@ -17,6 +17,7 @@ import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.split.making.Making;
+import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitSheet;
 import vividcrown.core.split.recipe.RecipeKind;
@@ -35,6 +36,8 @@ public class Makings implements Projector {
     /** Whatever follows a split is over by then. */
     private static final int FOLLOWED_DAYS = 70;
 
+    /** A split that was put off so long is planned anew. */
+    private static final int STILL_MEANT_DAYS = 7;
     private static final int YEARS_OF_RECORD = 10;
     /** From an autumn split to the first flow of the next year. */
     private static final int WINTER_DAYS = 240;
@@ -60,6 +63,22 @@ public class Makings implements Projector {
         Map<UUID, Making> all = new LinkedHashMap<>();
         ids.forEach(id -> Making.fold(standing.getOrDefault(id, List.of())).ifPresent(one -> all.put(id, one)));
         return all;
+    }
+
+    /** Codes of units that are to be made and are not set up yet. */
+    Set<String> codesMeant(LocalDate today) {
+        return followed(today).values().stream().flatMap(making -> making.sheet().units().stream()
+                .filter(unit -> making.how(new MakingStep.SetUp(unit)).isEmpty())).map(SplitSheet.NewHive::code)
+                .collect(Collectors.toSet());
+    }
+
+    /** Frames that other splits are to take, and have not taken yet. */
+    List<MakingStep.Frame> framesMeant(LocalDate today) {
+        return followed(today).values().stream()
+                .filter(making -> !making.sheet().day().isBefore(today.minusDays(STILL_MEANT_DAYS)))
+                .flatMap(making -> MakingStep.of(making.sheet()).stream()
+                        .filter(step -> step instanceof MakingStep.Frame && making.how(step).isEmpty()))
+                .map(MakingStep.Frame.class::cast).toList();
     }
 
     /** Of pooled autumn splits of earlier years: how many came through, how many did not. */

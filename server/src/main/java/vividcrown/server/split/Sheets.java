@@ -12,12 +12,14 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.hive.StackBox;
@@ -32,10 +34,14 @@ class Sheets {
 
     private final Hives hives;
     private final Stacks stacks;
+    private final Makings makings;
+    private final Today today;
 
-    Sheets(Hives hives, Stacks stacks) {
+    Sheets(Hives hives, Stacks stacks, Makings makings, Today today) {
         this.hives = hives;
         this.stacks = stacks;
+        this.makings = makings;
+        this.today = today;
     }
 
     /**
@@ -104,9 +110,10 @@ class Sheets {
         return new SplitSheet.Comes(frame, hive, box.id(), at, signs);
     }
 
-    /** One more than the highest number any hive of that name bears or bore. */
+    /** One more than the highest number that any hive of that name bears, bore or is to bear. */
     private int nextNumber() {
-        return 1 + hives.codesLike(PREFIX + "%").stream().map(code -> code.substring(PREFIX.length()))
+        return 1 + Stream.concat(hives.codesLike(PREFIX + "%").stream(), makings.codesMeant(today.day()).stream())
+                .filter(code -> code.startsWith(PREFIX)).map(code -> code.substring(PREFIX.length()))
                 .filter(rest -> rest.matches("\\d{1,6}")).mapToInt(Integer::parseInt).max().orElse(0);
     }
 }

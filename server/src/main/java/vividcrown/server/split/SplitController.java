@@ -34,6 +34,7 @@ import vividcrown.core.split.SplitPlanner;
 import vividcrown.core.split.SplitQuestion;
 import vividcrown.core.split.SplitQuestion.Stock;
 import vividcrown.core.split.SplitQuestion.Wanted;
+import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.Recipes;
 import vividcrown.core.split.recipe.SplitRecipe;
@@ -91,11 +92,12 @@ class SplitController {
      *        formats would meet in one unit
      * @param atHand cells and queens that will be at hand on the day, by the record
      * @param inStock what was taken to lie in the store, where nobody said otherwise
+     * @param framesMeant frames that other splits are to take: they are left for them
      */
     record SplitPage(Asking.ReckonedWith with, List<Asking.UnitLine> units, SplitPlanView plan, String toYard,
             double kilometres,
             @Schema(ref = "#/components/schemas/SplitSheet") @Nullable JsonNode sheet, QueensAtHand.AtHand atHand,
-            StockTaken inStock) {
+            StockTaken inStock, int framesMeant) {
     }
 
     /**
@@ -109,16 +111,18 @@ class SplitController {
     private final Yards yards;
     private final Asking asking;
     private final SettingsInForce settings;
+    private final Makings makings;
     private final Sheets sheets;
     private final InStore store;
     private final QueensAtHand queensAtHand;
 
-    SplitController(Hives hives, Yards yards, Asking asking, SettingsInForce settings, Sheets sheets,
+    SplitController(Hives hives, Yards yards, Asking asking, SettingsInForce settings, Makings makings, Sheets sheets,
             InStore store, QueensAtHand queensAtHand) {
         this.hives = hives;
         this.yards = yards;
         this.asking = asking;
         this.settings = settings;
+        this.makings = makings;
         this.sheets = sheets;
         this.store = store;
         this.queensAtHand = queensAtHand;
@@ -146,6 +150,12 @@ class SplitController {
             ask.held().forEach(held -> locks
                     .add(new SplitQuestion.Lock(held.hive(), new FrameAt(held.box(), held.slot()), held.goes())));
         }
+        // what another split is to take is left for it
+        List<MakingStep.Frame> meant = makings.framesMeant(asked.with().day()).stream()
+                .filter(frame -> asked.known().stream().anyMatch(unit -> unit.code().equals(frame.giver().code())
+                        && unit.frames().stream().anyMatch(one -> one.at().equals(frame.comes().at()))))
+                .toList();
+        meant.forEach(frame -> locks.add(new SplitQuestion.Lock(frame.giver().code(), frame.comes().at(), false)));
         SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
                 List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
                 Map.of(), locks, roads.kilometres(), asked.with().ownGrowth());
@@ -153,7 +163,8 @@ class SplitController {
         JsonNode sheet = sheets.of(plan, asked.hives(), roads.to())
                 .map(one -> (JsonNode) DeedJson.MAPPER.valueToTree(one)).orElse(null);
         return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(plan), roads.to().name(),
-                Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock);
+                Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock,
+                meant.size());
     }
 
     /**

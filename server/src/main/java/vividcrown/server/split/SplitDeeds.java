@@ -1,11 +1,14 @@
 package vividcrown.server.split;
 
 import java.util.Optional;
+import java.util.Set;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import vividcrown.core.reading.Suspicion;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.server.colony.ColonyBook;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.journal.Admission;
@@ -17,10 +20,12 @@ import vividcrown.server.journal.DeedKinds;
 class SplitDeeds {
 
     private final Hives hives;
+    private final ColonyBook book;
     private final Makings makings;
 
-    SplitDeeds(Hives hives, Makings makings) {
+    SplitDeeds(Hives hives, ColonyBook book, Makings makings) {
         this.hives = hives;
+        this.book = book;
         this.makings = makings;
     }
 
@@ -37,17 +42,33 @@ class SplitDeeds {
             Optional<Hive> known = hives.called(unit.code()).filter(hive -> !hive.isEnded());
             known.ifPresent(hive -> admission.refuse("code", "refusal.split.codeTaken", hive.code()));
         }
+        Set<String> meant = makings.codesMeant(admission.today());
+        asked.sheet().units().stream().map(SplitSheet.NewHive::code).filter(meant::contains)
+                .forEach(code -> admission.refuse("code", "refusal.split.codeMeant", code));
         return asked;
     }
 
     private SplitDeed.StepDone stepDone(SplitDeed.StepDone asked, Admission admission) {
         makings.of(asked.split()).ifPresent(making -> {
-            boolean known = MakingStep.of(making.sheet()).stream().anyMatch(step -> step.key().equals(asked.step()))
-                    || making.isALaterStep(asked.step());
-            if (!known) {
+            Optional<MakingStep> step = MakingStep.of(making.sheet()).stream()
+                    .filter(one -> one.key().equals(asked.step())).findFirst();
+            if (step.isEmpty() && !making.isALaterStep(asked.step())) {
                 admission.refuse("step", "refusal.split.noSuchStep", asked.step());
             }
+            step.filter(_ -> asked.how() != SplitDeed.How.LEFT).flatMap(SplitDeeds::takesFrom)
+                    .flatMap(giver -> hives.findById(giver.hive()))
+                    .filter(hive -> Suspicion.of(book.facts(hive, admission.day()).readings()).stops())
+                    .ifPresent(hive -> admission.refuse("step", "refusal.split.suspect", hive.code()));
         });
         return asked;
+    }
+
+    /** The hive that bees or combs leave, if any do. */
+    private static Optional<SplitSheet.Giver> takesFrom(MakingStep step) {
+        return switch (step) {
+            case MakingStep.Frame frame -> Optional.of(frame.giver());
+            case MakingStep.Shaken shaken -> Optional.of(shaken.giver());
+            default -> Optional.empty();
+        };
     }
 }
