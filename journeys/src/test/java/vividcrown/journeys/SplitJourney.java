@@ -2,14 +2,17 @@ package vividcrown.journeys;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
+import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.regex.Pattern;
+import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
 
 /** What can be split, who gives what to whom, what goes into winter: on the operation's own hives. */
 @ExtendWith({Application.class, Browser.class})
@@ -17,6 +20,7 @@ class SplitJourney {
 
     private final Application.Running application;
     private final Browser.Running browser;
+    private Application.Demo demo;
     private Notebook owner;
     private Page page;
 
@@ -27,7 +31,8 @@ class SplitJourney {
 
     @BeforeEach
     void signIn() {
-        owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(application.demo().ownerEmail());
+        demo = application.demo();
+        owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(demo.ownerEmail());
         page = owner.page;
     }
 
@@ -79,5 +84,81 @@ class SplitJourney {
         assertThat(page.getByTestId("answer")).containsText("Bees can be put together until");
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("H 3").setExact(true)))
                 .isVisible();
+    }
+
+    private Locator now(Page where) {
+        return where.getByTestId("now");
+    }
+
+    /** The sheet is taken along, followed step by step without a signal, and all of it stands in the record afterwards. */
+    @Test
+    void a_split_is_taken_to_the_yard_and_made_without_a_signal() {
+        owner.opens("/splits?recipe=CELL_NUC&most=1");
+        page.getByLabel("The first is called").fill("Fern 7");
+        owner.button("Take this to the yard").click();
+        owner.heading("Split: cell nuc");
+        String sheet = page.url().substring(page.url().indexOf("/splits"));
+
+        Notebook phone = new Notebook(browser.phone(), application.address());
+        BrowserContext device = phone.page.context();
+        phone.opensAndSignsIn(demo.crewEmail());
+        phone.opens(sheet);
+        assertThat(now(phone.page)).containsText("Fern 7: the box stands");
+        device.setOffline(true);
+        phone.button("Done").click();
+        assertThat(now(phone.page)).containsText("find the queen");
+        phone.button("Looked for, not found").click();
+        // the gate follows what was said, though nobody else knows of it yet
+        assertThat(now(phone.page)).containsText("search both sides of this frame");
+        assertThat(phone.button("Done")).hasCount(0);
+        phone.button("Both sides searched: done").click();
+        device.setOffline(false);
+        phone.sent();
+
+        page.reload();
+        assertThat(page.getByText("3 steps are done")).isVisible();
+        Client known = application.signedIn(demo.ownerEmail());
+        Assertions.assertThat(known.get("/api/v1/hives").text()).contains("Fern 7");
+        owner.goesTo("Round");
+        assertThat(page.getByText("Split: 1 new out of")).isVisible();
+    }
+
+    /** What the store has is counted, comes and goes; a reload has it still. */
+    @Test
+    void the_store_is_counted() {
+        owner.opens("/splits?view=store");
+        page.getByLabel("How many: Straps").fill("12");
+        page.getByLabel("counted: Straps").click();
+        assertThat(page.getByText("12, counted")).isVisible();
+        page.getByLabel("How many: Straps").fill("5");
+        page.getByLabel("went: Straps").click();
+        assertThat(page.getByText("7, counted")).isVisible();
+        owner.sent();
+        page.reload();
+        assertThat(page.getByText("7, counted")).isVisible();
+    }
+
+    @Test
+    void a_weak_nuc_is_boosted_and_two_are_united_by_gates() {
+        owner.opens("/splits?view=boost");
+        page.getByLabel("The weak unit").selectOption("K 2");
+        assertThat(page.getByTestId("answer")).containsText("K 2 can be boosted");
+        assertThat(page.getByText("Search both sides for the queen.").first()).isVisible();
+        owner.opens("/splits?view=unite");
+        page.getByLabel("One hive").selectOption("K 2");
+        page.getByLabel("The other").selectOption("K 3");
+        assertThat(page.getByTestId("answer")).containsText("The queen of K 3 stays");
+        assertThat(page.getByText("find her and keep her first").first()).isVisible();
+    }
+
+    @Test
+    void a_way_of_ones_own_is_copied_changed_and_planned_with() {
+        owner.opens("/splits?recipe=CELL_NUC");
+        owner.button("Copy and change this way").click();
+        page.getByLabel("Its name").fill("Six frames");
+        page.getByLabel("Places of its box").fill("6");
+        owner.button("Keep it").click();
+        assertThat(page.getByLabel("Way of doing it").locator("option:checked")).hasText("Six frames");
+        assertThat(page.getByTestId("answer")).containsText("new unit");
     }
 }
