@@ -5,6 +5,8 @@ import { Link, useParams } from 'react-router'
 import type { ColonyPage, Deed, SwarmPlan } from '../api/types'
 import { Entries } from '../journal/Entries'
 import { YearDot } from '../queens/YearDot'
+import { HiveForecast } from '../splits/HiveForecast'
+import { ReserveField } from '../splits/Reserve'
 import { sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { boxesOf, hangingIn } from './BoxChoice'
@@ -137,6 +139,8 @@ function Colony({
                 ))}
             </section>
           )}
+          {!page.endedOn && <HiveForecast hive={colony.id} />}
+          {!page.endedOn && <ReserveField hive={colony.id} code={colony.code} />}
           <Happened page={page} />
           <FrameMoves page={page} />
           <Readings page={page} />

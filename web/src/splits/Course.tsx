@@ -14,7 +14,7 @@ export function Course({
 }: {
   withSplit: HiveForecast[]
   without: HiveForecast[]
-  says?: 'splits.courseSays' | 'splits.courseUnited' | 'splits.courseBoost'
+  says?: 'splits.courseSays' | 'splits.courseUnited' | 'splits.courseBoost' | 'forecast.course'
 }) {
   const { t } = useTranslation()
   const total = (all: HiveForecast[], of: 'least' | 'likely' | 'most') =>

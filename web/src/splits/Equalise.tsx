@@ -6,6 +6,7 @@ import { NumberField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
 import { equaliseQuery } from './queries'
 import { ReckonedLine } from './ReckonedLine'
+import { Reserve } from './Reserve'
 import { Unread } from './Unread'
 
 /** Day ten: who was over-split, who gives which frame to whom. */
@@ -96,6 +97,7 @@ function Found({ page }: { page: EqualisePage }) {
           </li>
         ))}
       </ul>
+      <Reserve />
       <Unread lines={page.units} />
     </div>
   )

@@ -1,3 +1,4 @@
+import { useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { SideNotes, UnitLine } from '../api/types'
 import { signsOn } from '../colonies/reading'
@@ -6,6 +7,8 @@ import { at } from './moving'
 
 const FRAME = 38
 const HEIGHT = 74
+/** A hand that moves less than this has tapped, pixels. */
+const DRAG = 12
 
 type Props = {
   name: string
@@ -23,6 +26,8 @@ type Props = {
 /** The frames of one box, small, seen from above: those that go are framed, those held fast carry a knot. */
 export function FramesOf({ name, box, slots, hanging, sides, goes, fast, onTap }: Props) {
   const { t } = useTranslation()
+  const from = useRef<[number, number]>([0, 0])
+  const dragged = useRef(false)
   const all = Array.from({ length: slots }, (_, index) => index + 1).filter((slot) =>
     hanging.has(at(box, slot)),
   )
@@ -66,7 +71,23 @@ export function FramesOf({ name, box, slots, hanging, sides, goes, fast, onTap }
             aria-pressed={onTap ? to !== undefined : undefined}
             aria-label={says.filter(Boolean).join('. ')}
             className={onTap ? 'cursor-pointer' : undefined}
-            onClick={() => onTap?.(slot)}
+            onClick={() => {
+              if (!dragged.current) onTap?.(slot)
+            }}
+            style={onTap ? { touchAction: 'pan-y' } : undefined}
+            onPointerDown={(event) => {
+              dragged.current = false
+              from.current = [event.clientX, event.clientY]
+              if (onTap) event.currentTarget.setPointerCapture(event.pointerId)
+            }}
+            onPointerUp={(event) => {
+              const [x, y] = from.current
+              dragged.current = Math.hypot(event.clientX - x, event.clientY - y) > DRAG
+              const over = document.elementFromPoint(event.clientX, event.clientY)
+              const drop = over?.closest('[data-drop]')?.getAttribute('data-drop')
+              // what already goes need not be carried there again
+              if (dragged.current && drop === (to ? 'hive' : 'units')) onTap?.(slot)
+            }}
             onKeyDown={(event) => {
               if (onTap && (event.key === 'Enter' || event.key === ' ')) {
                 event.preventDefault()

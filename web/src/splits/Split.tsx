@@ -240,7 +240,7 @@ function Found({
             />
           ))}
         </div>
-        <aside>
+        <aside data-drop="units">
           <h2 className="text-xl">{t('splits.newUnits')}</h2>
           {plan.newUnits.map((unit) => (
             <Unit key={unit.code} unit={unit} lines={page.units} />
@@ -264,6 +264,11 @@ function AtHand({ page }: { page: SplitPage }) {
       virgins: atHand.virgins,
       queens: atHand.matedQueens,
     }),
+    page.driftCounts > 0 &&
+      t('splits.ownDrift', {
+        count: page.driftCounts,
+        percent: Math.round(page.ownDrift * 100),
+      }),
     page.framesMeant > 0 && t('splits.framesMeant', { count: page.framesMeant }),
     inStock.boxes !== undefined && t('splits.inStockBoxes', { count: inStock.boxes }),
     inStock.drawn !== undefined && t('splits.inStockDrawn', { count: inStock.drawn }),
@@ -332,6 +337,7 @@ function DonorRow({
   return (
     <section
       aria-labelledby={`donor-${line.id}`}
+      data-drop="hive"
       className="gap-x-4 border-b border-rule py-3 sm:grid sm:grid-cols-[7.5rem_minmax(0,1fr)]"
     >
       <div>

@@ -86,3 +86,15 @@ export const recipesQuery = queryOptions({
   queryKey: ['recipes'],
   queryFn: () => answered(api.GET('/api/v1/splits/recipes')),
 })
+
+export const forecastQuery = (hive: string) =>
+  queryOptions({
+    queryKey: ['forecast', hive],
+    queryFn: () =>
+      answered(api.GET('/api/v1/splits/forecast/{hive}', { params: { path: { hive } } })),
+  })
+
+export const reserveQuery = queryOptions({
+  queryKey: ['reserve'],
+  queryFn: () => answered(api.GET('/api/v1/splits/reserve')),
+})

@@ -280,6 +280,22 @@ public sealed interface HiveDeed extends Deed {
         }
     }
 
+    /**
+     * It stands by for something: queens in reserve, a boost before winter, a swarm to hive.
+     *
+     * @param forWhat up to 80 characters; blank if it stands by no longer
+     */
+    record Reserved(UUID hive, String forWhat) implements HiveDeed {
+        public Reserved {
+            new Faults().text("forWhat", forWhat, 0, 80).refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(Touch.itself(HIVE, hive));
+        }
+    }
+
     private static List<Touch> touched(Box box) {
         List<Touch> touches = new ArrayList<>();
         touches.add(Touch.itself(BOX, box.id()));

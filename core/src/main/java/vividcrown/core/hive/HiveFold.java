@@ -42,6 +42,7 @@ public final class HiveFold {
     private Suspicion suspicion = Suspicion.NONE;
     private Optional<LocalDate> droneComb = Optional.empty();
     private Optional<DatedSpan> droneCombMeant = Optional.empty();
+    private String reservedFor = "";
 
     private HiveFold(UUID hive) {
         this.hive = hive;
@@ -60,7 +61,7 @@ public final class HiveFold {
         return setUp.map(
                 _ -> new HiveState(yard, code, codedBy, position, purpose, purposedBy, setUpOn, stack, end, lastRead,
                         droneComb,
-                        droneComb.isPresent() ? Optional.empty() : droneCombMeant));
+                        droneComb.isPresent() ? Optional.empty() : droneCombMeant, reservedFor));
     }
 
     private void apply(Entry entry) {
@@ -109,6 +110,7 @@ public final class HiveFold {
             case HiveDeed.DroneCombOut _ -> droneComb = Optional.empty();
             case HiveDeed.DroneCombMeant one -> droneCombMeant = Optional.of(one.days());
             case HiveDeed.DroneCombNotMeant _ -> droneCombMeant = Optional.empty();
+            case HiveDeed.Reserved one -> reservedFor = one.forWhat().strip();
             case HiveDeed.FramesMoved one -> moved(entry, one);
             case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.Noted _ -> {
                 // bears on its bees and frames, not on what and where it is

@@ -16,11 +16,12 @@ import vividcrown.core.time.DatedSpan;
  * @param lastRead the day of the newest reading
  * @param droneComb the day its drone comb was put in, if it is kept for its drones
  * @param droneCombMeant the days on which the season's plan wants drone comb put in; empty if it does not, or it is in
+ * @param reservedFor what it stands by for; blank if for nothing
  */
 public record HiveState(UUID yard, String code, By codedBy, int position, Purpose purpose, By purposedBy,
         LocalDate setUp, List<Box> stack, Optional<End> end, Optional<LocalDate> lastRead,
         Optional<LocalDate> droneComb,
-        Optional<DatedSpan> droneCombMeant) {
+        Optional<DatedSpan> droneCombMeant, String reservedFor) {
 
     /** An entry with its place in the order of recording. */
     public record By(UUID entry, long sequence) {

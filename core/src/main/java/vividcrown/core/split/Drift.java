@@ -21,6 +21,7 @@ public record Drift(Amount fromFrames, Amount fromShakes, Reason because) {
     private static final Amount FRAMES = new Amount(0.25, 0.32, 0.4);
     private static final Amount SHAKES = new Amount(0.1, 0.12, 0.15);
     private static final double HALF = 0.5;
+    private static final double MOST = 0.95;
 
     /** @param kilometres between the two yards; of no matter within one yard; 0 where nobody said how far: far enough */
     public static Drift of(Place place, double kilometres) {
@@ -39,6 +40,14 @@ public record Drift(Amount fromFrames, Amount fromShakes, Reason because) {
         };
         return new Drift(FRAMES.map(one -> one * share), SHAKES.map(one -> one * share),
                 Reason.of(Source.COMMON_PRACTICE, key, Math.round(kilometres * 10) / 10.0));
+    }
+
+    /** The same where so many times the usual share flies home; never all. */
+    public Drift times(double factor) {
+        return factor == 1
+                ? this
+                : new Drift(fromFrames.map(one -> Math.min(MOST, one * factor)),
+                        fromShakes.map(one -> Math.min(MOST, one * factor)), because);
     }
 
     /** Share of bees on frames that stays, most likely. */

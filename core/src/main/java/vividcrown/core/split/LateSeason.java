@@ -226,7 +226,7 @@ public final class LateSeason {
                 List.of(new Wanted(Recipes.of(RecipeKind.POOLED_AUTUMN_SPLIT), Optional.empty())), Optional.empty(),
                 new Stock(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
                         Optional.empty(), Optional.empty(), Optional.of(queens)),
-                Map.of(), List.of(), Map.of(), 1);
+                Map.of(), List.of(), Map.of());
         boolean autumn = at.year().isAutumn(at.day()) && at.flow() != Flow.STRONG;
         SplitPlan plan = SplitPlanner.plan(question, mostSeconds);
         int made = plan.newUnits().size();

@@ -481,6 +481,6 @@ final class SplitModel {
     }
 
     private static Drift drift(SplitQuestion question, SplitRecipe recipe) {
-        return Drift.of(place(question, recipe), question.conditions().kilometres());
+        return Drift.of(place(question, recipe), question.conditions().kilometres()).times(question.ownDrift());
     }
 }

@@ -19,11 +19,19 @@ import vividcrown.core.split.recipe.SplitRecipe;
  * @param stock what is there for it; what is not named is taken to be there
  * @param floors of single hives, by code: what they must keep
  * @param locks moves that are kept or forbidden
+ * @param ownGrowth units grow so many times as fast as is usual
+ * @param ownDrift so many times the usual share of bees flies home
  * @param roads kilometres from where the new units go to each yard; those not named are at hand
  */
 public record SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted> wanted, Optional<Place> place,
         Stock stock, Map<String, Floor> floors, List<Lock> locks, Map<String, Double> roads,
-        double ownGrowth) {
+        double ownGrowth, double ownDrift) {
+
+    /** With the trade's figures for growth and drift. */
+    public SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted> wanted, Optional<Place> place, Stock stock,
+            Map<String, Floor> floors, List<Lock> locks, Map<String, Double> roads) {
+        this(conditions, hives, wanted, place, stock, floors, locks, roads, 1, 1);
+    }
 
     public SplitQuestion {
         hives = List.copyOf(hives);
@@ -75,7 +83,7 @@ public record SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted
     }
 
     SplitQuestion with(Stock other) {
-        return new SplitQuestion(conditions, hives, wanted, place, other, floors, locks, roads, ownGrowth);
+        return new SplitQuestion(conditions, hives, wanted, place, other, floors, locks, roads, ownGrowth, ownDrift);
     }
 
     /** Codes of hives that nobody may open, by what else is planned there. */

@@ -116,7 +116,7 @@ class SplitBench {
             List<Unit> yard = RandomYard.of(10, JUN_8, new Random(seed + 77));
             SplitQuestion question = new SplitQuestion(SplitPlannerTest.on(JUN_8, Flow.GOOD), yard,
                     List.of(new SplitQuestion.Wanted(withoutFood(), Optional.empty())), Optional.empty(),
-                    SplitQuestion.Stock.WHATEVER, Map.of(), List.of(), Map.of(), 1);
+                    SplitQuestion.Stock.WHATEVER, Map.of(), List.of(), Map.of());
             planned(SplitPlanner.plan(question, 1), yard, scores.computeIfAbsent("the planner", _ -> new Score()));
             twoOfEverythingOverEight(yard,
                     scores.computeIfAbsent("two out of everything over eight", _ -> new Score()));

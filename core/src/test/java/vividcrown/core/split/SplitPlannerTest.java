@@ -39,7 +39,7 @@ class SplitPlannerTest {
 
     static SplitQuestion ask(Conditions at, RecipeKind kind, List<Unit> hives) {
         return new SplitQuestion(at, hives, List.of(new Wanted(Recipes.of(kind), Optional.empty())), Optional.empty(),
-                Stock.WHATEVER, Map.of(), List.of(), Map.of(), 1);
+                Stock.WHATEVER, Map.of(), List.of(), Map.of());
     }
 
     static SplitPlan plan(RecipeKind kind, Unit... hives) {
@@ -187,13 +187,13 @@ class SplitPlannerTest {
                 Optional.of(5), Optional.empty(), Optional.empty());
         SplitPlan plan = SplitPlanner
                 .plan(new SplitQuestion(many.conditions(), many.hives(), many.wanted(), many.place(), two,
-                        many.floors(), many.locks(), many.roads(), 1), 3);
+                        many.floors(), many.locks(), many.roads()), 3);
         assertThat(plan.newUnits()).hasSize(2);
         assertThat(plan.whyNotMore().orElseThrow().toString()).contains("missing");
         Stock noComb = new Stock(Optional.empty(), Optional.of(0), Optional.of(0), Optional.empty(), Optional.empty(),
                 Optional.empty(), Optional.empty(), Optional.empty());
         assertThat(SplitPlanner.plan(new SplitQuestion(many.conditions(), many.hives(), many.wanted(), many.place(),
-                noComb, many.floors(), many.locks(), many.roads(), 1), 3).objections()).anyMatch(Objection::refuses);
+                noComb, many.floors(), many.locks(), many.roads()), 3).objections()).anyMatch(Objection::refuses);
     }
 
     /** Brood together in the middle, food at the walls; the donor's nest closes up. */
@@ -216,7 +216,7 @@ class SplitPlannerTest {
                 .findFirst().orElseThrow().from();
         SplitPlan without = SplitPlanner.plan(new SplitQuestion(free.conditions(), free.hives(), free.wanted(),
                 free.place(),
-                free.stock(), free.floors(), List.of(new SplitQuestion.Lock("H 1", taken, false)), free.roads(), 1), 2);
+                free.stock(), free.floors(), List.of(new SplitQuestion.Lock("H 1", taken, false)), free.roads()), 2);
         assertThat(without.newUnits()).hasSameSizeAs(plan.newUnits());
         assertThat(without.newUnits()).flatExtracting(NewUnit::moves).noneMatch(move -> move.from().equals(taken));
     }
@@ -229,7 +229,7 @@ class SplitPlannerTest {
         SplitPlan plan = SplitPlanner
                 .plan(new SplitQuestion(free.conditions(), free.hives(), free.wanted(), free.place(),
                         free.stock(), free.floors(),
-                        List.of(new SplitQuestion.Lock("H 1", new FrameSeen.FrameAt(1, 5), true)), free.roads(), 1), 2);
+                        List.of(new SplitQuestion.Lock("H 1", new FrameSeen.FrameAt(1, 5), true)), free.roads()), 2);
         assertThat(plan.newUnits()).flatExtracting(NewUnit::moves).noneMatch(move -> move.from().slot() == 5);
         assertThat(plan.objections().toString()).contains("held to go, but stays");
     }
@@ -255,7 +255,7 @@ class SplitPlannerTest {
         SplitPlan plan = SplitPlanner.plan(new SplitQuestion(one.conditions(), one.hives(),
                 List.of(new Wanted(Recipes.of(RecipeKind.CELL_NUC), Optional.empty()),
                         new Wanted(Recipes.of(RecipeKind.OLD_QUEEN_NUC), Optional.empty())),
-                one.place(), one.stock(), one.floors(), one.locks(), one.roads(), 1), 2);
+                one.place(), one.stock(), one.floors(), one.locks(), one.roads()), 2);
         assertThat(plan.newUnits()).extracting(unit -> unit.recipe().kind()).contains(RecipeKind.CELL_NUC,
                 RecipeKind.OLD_QUEEN_NUC);
         assertThat(plan.newUnits()).filteredOn(unit -> unit.recipe().kind() == RecipeKind.CELL_NUC)

@@ -48,6 +48,9 @@ public interface Hive {
     /** The days on which the season's plan wants drone comb put in; empty if it does not, or it is in. */
     Optional<DatedSpan> droneCombMeant();
 
+    /** What it stands by for; blank if for nothing. */
+    String reservedFor();
+
     Optional<LocalDate> lastReadOn();
 
     /** The day of the newest reading, or of the set-up if it was never read. */

@@ -44,6 +44,7 @@ class HiveRow implements Hive {
     private @Nullable LocalDate droneCombOn;
     private @Nullable LocalDate droneCombFrom;
     private @Nullable LocalDate droneCombUntil;
+    private String reservedFor = "";
     private List<UUID> stack;
     private @Nullable UUID queenId;
     private int queens;
@@ -77,6 +78,7 @@ class HiveRow implements Hive {
         droneCombOn = state.droneComb().orElse(null);
         droneCombFrom = state.droneCombMeant().map(DatedSpan::earliest).orElse(null);
         droneCombUntil = state.droneCombMeant().map(DatedSpan::latest).orElse(null);
+        reservedFor = state.reservedFor();
         stack = state.stack().stream().map(Box::id).toList();
     }
 
@@ -161,6 +163,11 @@ class HiveRow implements Hive {
     @Override
     public Optional<LocalDate> droneCombOn() {
         return Optional.ofNullable(droneCombOn);
+    }
+
+    @Override
+    public String reservedFor() {
+        return reservedFor;
     }
 
     @Override

@@ -273,7 +273,7 @@ class SplitReckonController {
                 lock.hive(), new FrameAt(lock.box() == null ? 1 : lock.box(), lock.slot()), lock.goes())).toList();
         SplitQuestion question = new SplitQuestion(of.at, hives, wanted, Optional.ofNullable(asked.unitsAt()), stock,
                 floors,
-                locks, asked.yardKilometres() == null ? Map.of() : asked.yardKilometres(), 1);
+                locks, asked.yardKilometres() == null ? Map.of() : asked.yardKilometres());
         return new SplitPlanAnswer(SplitPlanView.of(SplitPlanner.plan(question, SECONDS)), of.assumed);
     }
 

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -19,6 +20,8 @@ import vividcrown.core.hive.forecast.OwnGrowth;
 import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.recipe.Conditions;
+import vividcrown.core.split.OwnDrift;
+import vividcrown.core.split.Place;
 import vividcrown.core.yard.Flow;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.server.clock.Today;
@@ -77,14 +80,17 @@ class Asking {
     private final Yards yards;
     private final HiveUnits units;
     private final YardFlow flows;
+    private final Makings makings;
     private final SettingsInForce settings;
     private final Today today;
 
-    Asking(Hives hives, Yards yards, HiveUnits units, YardFlow flows, SettingsInForce settings, Today today) {
+    Asking(Hives hives, Yards yards, HiveUnits units, YardFlow flows, Makings makings, SettingsInForce settings,
+            Today today) {
         this.hives = hives;
         this.yards = yards;
         this.units = units;
         this.flows = flows;
+        this.makings = makings;
         this.settings = settings;
         this.today = today;
     }
@@ -152,4 +158,15 @@ class Asking {
         return OwnGrowth.of(pairs);
     }
 
+
+    /** What came into units when they were made, held against what was counted once their flyers had gone. */
+    OwnDrift ownDrift(double kilometres) {
+        List<OwnDrift.Pair> pairs = new ArrayList<>();
+        // units that got bees shaken in as well are left out: nobody weighed those
+        Map<UUID, Place> made = makings.madeOfFramesAlone(today.day());
+        units.firstCounts(hives.findAllById(made.keySet()), today.day())
+                .forEach((hive, count) -> pairs.add(new OwnDrift.Pair(Objects.requireNonNull(made.get(hive)),
+                        kilometres, count.put(), count.stayed())));
+        return OwnDrift.of(pairs);
+    }
 }

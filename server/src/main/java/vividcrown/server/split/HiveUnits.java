@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.EnumSet;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -45,6 +46,8 @@ class HiveUnits {
     /** Of the five grades of temper. */
     private static final int BOILS_OVER = 4;
     private static final double NO_AREA = 0;
+    private static final int FLYERS_GONE_DAYS = 2;
+    private static final int BROOD_BEGINS_TO_TELL_DAYS = 6;
 
     private final ColonyBook book;
     private final ColonyStandings standings;
@@ -163,6 +166,42 @@ class HiveUnits {
             }
         }
         return all;
+    }
+
+    /**
+     * A unit as it was made, and as it was counted first once its flyers had gone.
+     *
+     * @param put frames of bees that came with its combs
+     * @param stayed frames of bees at the count
+     */
+    record FirstCount(double put, double stayed) {
+    }
+
+    /** Of units that were counted within the first days and neither gave nor got a comb before. */
+    Map<UUID, FirstCount> firstCounts(Collection<Hive> hives, LocalDate today) {
+        Map<UUID, ColonyBook.Facts> facts = book.facts(hives, today);
+        Map<UUID, List<StackBox>> boxes = stacks.of(hives);
+        Map<UUID, FirstCount> counts = new HashMap<>();
+        for (Hive hive : hives) {
+            ColonyBook.Facts of = Objects.requireNonNull(facts.get(hive.id()));
+            Map<UUID, Integer> levels = boxes.getOrDefault(hive.id(), List.of()).stream()
+                    .collect(Collectors.toMap(StackBox::id, StackBox::level));
+            double put = SinceRead.of(List.of(), Optional.empty(), of.moves().stream()
+                    .filter(move -> !move.day().isAfter(hive.setUpOn())).toList(), hive.id(), levels).covered()
+                    .orElse(0.0);
+            for (int at = 0; at < of.reads().size(); at++) {
+                LocalDate day = of.reads().get(at).day();
+                boolean inTime = !day.isBefore(hive.setUpOn().plusDays(FLYERS_GONE_DAYS))
+                        && !day.isAfter(hive.setUpOn().plusDays(BROOD_BEGINS_TO_TELL_DAYS));
+                boolean moved = of.moves().stream()
+                        .anyMatch(move -> move.day().isAfter(hive.setUpOn()) && !move.day().isAfter(day));
+                Optional<Double> counted = of.notes().get(at).covered();
+                if (inTime && !moved && counted.isPresent() && put > 0) {
+                    counts.putIfAbsent(hive.id(), new FirstCount(put, counted.get()));
+                }
+            }
+        }
+        return counts;
     }
 
     private static FrameSeen frame(List<ReadingNotes.Side> sides, List<ReadingNotes.Cells> cellsSeen, int level,

@@ -16,6 +16,7 @@ import vividcrown.core.hive.HiveEnd;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.SubjectKind;
+import vividcrown.core.split.Place;
 import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
@@ -101,6 +102,17 @@ public class Makings implements Projector {
             survived += ended ? 0 : 1;
         }
         return new int[]{survived, lost};
+    }
+
+    /** Units of the last year that were made of combs with their bees and nothing shaken in: where each was put. */
+    Map<UUID, Place> madeOfFramesAlone(LocalDate today) {
+        List<UUID> ids = splits.findByDayBetween(today.minusYears(1), today).stream().map(SplitRow::id).toList();
+        Map<UUID, Place> made = new HashMap<>();
+        records.standing(ids).values().stream().flatMap(record -> Making.fold(record).stream())
+                .forEach(making -> making.sheet().units().stream()
+                        .filter(unit -> making.stands(unit) && unit.shakes().isEmpty())
+                        .forEach(unit -> made.put(unit.hive(), making.sheet().place())));
+        return made;
     }
 
     Optional<Making> of(UUID split) {

@@ -24,10 +24,15 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import vividcrown.core.hive.FrameSeen.FrameAt;
+import org.springframework.web.bind.annotation.PathVariable;
+import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.forecast.Forecaster;
+import vividcrown.server.hive.Hive;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.Settings;
+import vividcrown.core.split.OwnDrift;
 import vividcrown.core.split.Place;
 import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.SplitPlanner;
@@ -55,6 +60,7 @@ import vividcrown.server.yard.Yards;
 class SplitController {
 
     private static final double SECONDS = 3;
+    private static final int WEEK = 7;
     /** Flyers find home from nearer. Common practice. */
     private static final double BEYOND_FLIGHT_KM = 5;
 
@@ -92,12 +98,14 @@ class SplitController {
      *        formats would meet in one unit
      * @param atHand cells and queens that will be at hand on the day, by the record
      * @param inStock what was taken to lie in the store, where nobody said otherwise
+     * @param ownDrift by the operation's own counts, so many times the usual share of bees flies home
+     * @param driftCounts units counted after they were made that this rests on; 0 if it is the trade's
      * @param framesMeant frames that other splits are to take: they are left for them
      */
     record SplitPage(Asking.ReckonedWith with, List<Asking.UnitLine> units, SplitPlanView plan, String toYard,
             double kilometres,
             @Schema(ref = "#/components/schemas/SplitSheet") @Nullable JsonNode sheet, QueensAtHand.AtHand atHand,
-            StockTaken inStock, int framesMeant) {
+            StockTaken inStock, int framesMeant, double ownDrift, int driftCounts) {
     }
 
     /**
@@ -150,6 +158,7 @@ class SplitController {
             ask.held().forEach(held -> locks
                     .add(new SplitQuestion.Lock(held.hive(), new FrameAt(held.box(), held.slot()), held.goes())));
         }
+        OwnDrift drift = asking.ownDrift(roads.nearest());
         // what another split is to take is left for it
         List<MakingStep.Frame> meant = makings.framesMeant(asked.with().day()).stream()
                 .filter(frame -> asked.known().stream().anyMatch(unit -> unit.code().equals(frame.giver().code())
@@ -158,13 +167,52 @@ class SplitController {
         meant.forEach(frame -> locks.add(new SplitQuestion.Lock(frame.giver().code(), frame.comes().at(), false)));
         SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
                 List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
-                Map.of(), locks, roads.kilometres(), asked.with().ownGrowth());
+                Map.of(), locks, roads.kilometres(), asked.with().ownGrowth(), drift.factor());
         SplitPlan plan = SplitPlanner.plan(question, SECONDS);
         JsonNode sheet = sheets.of(plan, asked.hives(), roads.to())
                 .map(one -> (JsonNode) DeedJson.MAPPER.valueToTree(one)).orElse(null);
         return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(plan), roads.to().name(),
                 Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock,
-                meant.size());
+                meant.size(), Math.round(100 * drift.factor()) / 100.0, drift.pairs());
+    }
+
+    /**
+     * @param forecast left out if it was never read frame by frame
+     * @param unread why there is none
+     */
+    record HiveForecastPage(Asking.ReckonedWith with, @Nullable ForecastView forecast, @Nullable String unread) {
+    }
+
+    @GetMapping("/forecast/{hive}")
+    @Operation(operationId = "forecastOfHive", summary = "What a hive will be in the next eight weeks, as it was last read")
+    HiveForecastPage forecast(@PathVariable UUID hive) {
+        Hive row = hives.findById(hive).filter(one -> !one.isEnded())
+                .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
+        Asking.Asked asked = asking.of(row.yardId(), null, 0, row.purpose());
+        HiveUnits.HiveUnit known = asked.hives().stream().filter(one -> one.hive().id().equals(hive)).findFirst()
+                .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
+        return new HiveForecastPage(asked.with(),
+                known.unit().map(unit -> ForecastView.of(row.code(),
+                        Forecaster.of(unit, asked.at().fed(asked.with().ownGrowth()), Forecaster.DAYS), WEEK)).orElse(null),
+                known.unread().map(Sentence::toString).orElse(null));
+    }
+
+    /**
+     * A unit that stands by.
+     *
+     * @param forWhat what for
+     */
+    record ReserveLine(UUID id, String code, String yard, String forWhat) {
+    }
+
+    @GetMapping("/reserve")
+    @Operation(operationId = "reserve", summary = "Units that stand by, with what they stand by for")
+    List<ReserveLine> reserve() {
+        Map<UUID, Yard> places = yards.byId();
+        return hives.findByEndedOnIsNullOrderByCode().stream().filter(hive -> !hive.reservedFor().isEmpty())
+                .map(hive -> new ReserveLine(hive.id(), hive.code(),
+                        Optional.ofNullable(places.get(hive.yardId())).map(Yard::name).orElse(""), hive.reservedFor()))
+                .toList();
     }
 
     /**
