@@ -158,8 +158,7 @@ class SplitTrialTest {
                     Optional.of(0.0), Optional.empty(), Optional.empty(), Optional.empty());
             SplitQuestion question = new SplitQuestion(SplitPlannerTest.on(SplitPlannerTest.JUN_8, Flow.GOOD), yard,
                     List.of(new Wanted(recipe, Optional.empty())), Optional.empty(), noSyrup, Map.of(), List.of(),
-                    Map.of(),
-                    1);
+                    Map.of());
             int best = exhaustive(question, recipe);
             found += best;
             assertThat(SplitPlanner.plan(question, 0.8).newUnits()).as("yard %d", seed).hasSize(best);
