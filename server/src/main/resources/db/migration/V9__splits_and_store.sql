@@ -22,6 +22,3 @@ begin
     end loop;
 end $$;
 grant select, insert, update, delete on split, store to crown_app;
-
--- What a unit stands by for, if for anything.
-alter table hive add column reserved_for text not null default '';

@@ -27,7 +27,8 @@ public record Infestation(Optional<Amount> percent, Optional<Amount> inAll, List
     private static final Source CLOPPER_PEARSON = new Source.Published(
             "Clopper & Pearson 1934, Biometrika 26:404, The use of confidence or fiducial limits", true);
     private static final Source MARTIN = new Source.Published(
-            "Martin 1998, Ecol. Modelling 109:267, A population model for the ectoparasitic mite Varroa jacobsoni", true);
+            "Martin 1998, Ecol. Modelling 109:267, A population model for the ectoparasitic mite Varroa jacobsoni",
+            true);
     /** Share of what a wash finds. Common practice. */
     private static final Amount SUGAR_FINDS = new Amount(0.7, 0.8, 0.9);
     /** What a colony holds for each mite that falls in a day, by how much brood it has. Order of magnitude. */
@@ -69,7 +70,8 @@ public record Infestation(Optional<Amount> percent, Optional<Amount> inAll, List
 
     private static Infestation sugar(MiteCount.Sugar sugar) {
         List<Sentence> cautions = cautions(sugar.bees(), sugar.estimated());
-        return new Infestation(Optional.of(percent(sugar.mites(), sugar.bees(), SUGAR_FINDS)), Optional.empty(), cautions,
+        return new Infestation(Optional.of(percent(sugar.mites(), sugar.bees(), SUGAR_FINDS)), Optional.empty(),
+                cautions,
                 List.of(Reason.of(CLOPPER_PEARSON, "mites.because.interval", sugar.mites(), sugar.bees()),
                         Reason.of(Source.COMMON_PRACTICE, "mites.because.sugar")));
     }
@@ -89,8 +91,10 @@ public record Infestation(Optional<Amount> percent, Optional<Amount> inAll, List
     private static Amount percent(int mites, int bees, Amount finds) {
         // one bee may carry two: as a share of bees it is at most all of them
         int carriers = Math.min(mites, bees);
-        double low = carriers == 0 ? 0 : new BetaDistribution(carriers, bees - carriers + 1.0)
-                .inverseCumulativeProbability(TAIL);
+        double low = carriers == 0
+                ? 0
+                : new BetaDistribution(carriers, bees - carriers + 1.0)
+                        .inverseCumulativeProbability(TAIL);
         double high = carriers == bees
                 ? 1
                 : new BetaDistribution(carriers + 1.0, bees - carriers).inverseCumulativeProbability(1 - TAIL);

@@ -87,7 +87,8 @@ public record MiteRule(School school, double percent, boolean tolerated) {
         String key = "mites.rule." + school.name() + (tolerated ? ".tolerated" : "");
         double shown = Math.round(percent * 100) / 100.0;
         Sentence rule = Sentence.of(key, shown);
-        return new Word(this, says, doubtful, Sentence.of("mites.says." + says.name() + (doubtful ? ".doubtful" : ""), rule));
+        return new Word(this, says, doubtful,
+                Sentence.of("mites.says." + says.name() + (doubtful ? ".doubtful" : ""), rule));
     }
 
     /** Two rules that say the opposite of one count. */

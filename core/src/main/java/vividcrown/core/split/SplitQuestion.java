@@ -28,7 +28,8 @@ public record SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted
         double ownGrowth, double ownDrift) {
 
     /** With the trade's figures for growth and drift. */
-    public SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted> wanted, Optional<Place> place, Stock stock,
+    public SplitQuestion(Conditions conditions, List<Unit> hives, List<Wanted> wanted, Optional<Place> place,
+            Stock stock,
             Map<String, Floor> floors, List<Lock> locks, Map<String, Double> roads) {
         this(conditions, hives, wanted, place, stock, floors, locks, roads, 1, 1);
     }

@@ -25,7 +25,8 @@ class BroodBreakTest {
     private static final Assumptions TRADE = Assumptions.standard();
 
     private static BroodBreak caged(int days, boolean drones) {
-        return BroodBreak.of(Plan.QUEEN_CAGED, DatedSpan.on(JUN_8), JUN_8.plusDays(days), 0, drones, false, YEAR, TRADE);
+        return BroodBreak.of(Plan.QUEEN_CAGED, DatedSpan.on(JUN_8), JUN_8.plusDays(days), 0, drones, false, YEAR,
+                TRADE);
     }
 
     private static BroodBreak of(Plan plan) {

@@ -19,9 +19,9 @@ import vividcrown.core.hive.UnitTrait;
 import vividcrown.core.hive.forecast.OwnGrowth;
 import vividcrown.core.hive.forecast.Surroundings;
 import vividcrown.core.reason.Sentence;
-import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.split.OwnDrift;
 import vividcrown.core.split.Place;
+import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.yard.Flow;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.server.clock.Today;
@@ -157,7 +157,6 @@ class Asking {
                                 at.assumptions())))));
         return OwnGrowth.of(pairs);
     }
-
 
     /** What came into units when they were made, held against what was counted once their flyers had gone. */
     OwnDrift ownDrift(double kilometres) {

@@ -18,17 +18,16 @@ import java.util.UUID;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 import vividcrown.core.hive.FrameSeen.FrameAt;
-import org.springframework.web.bind.annotation.PathVariable;
 import vividcrown.core.hive.HiveDeed;
-import vividcrown.core.hive.forecast.Forecaster;
-import vividcrown.server.hive.Hive;
 import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.forecast.Forecaster;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.Settings;
@@ -46,6 +45,7 @@ import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.store.Store;
 import vividcrown.core.store.Thing;
 import vividcrown.core.yard.YardDeed;
+import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.journal.DeedJson;
 import vividcrown.server.problem.Refusal;
@@ -193,7 +193,8 @@ class SplitController {
                 .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
         return new HiveForecastPage(asked.with(),
                 known.unit().map(unit -> ForecastView.of(row.code(),
-                        Forecaster.of(unit, asked.at().fed(asked.with().ownGrowth()), Forecaster.DAYS), WEEK)).orElse(null),
+                        Forecaster.of(unit, asked.at().fed(asked.with().ownGrowth()), Forecaster.DAYS), WEEK))
+                        .orElse(null),
                 known.unread().map(Sentence::toString).orElse(null));
     }
 
