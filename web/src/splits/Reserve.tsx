@@ -50,12 +50,7 @@ export function ReserveField({ hive, code }: { hive: string; code: string }) {
         setTyped(undefined)
       }}
     >
-      <TextField
-        name={t('reserve.forWhat')}
-        maxLength={80}
-        value={forWhat}
-        onChange={setTyped}
-      />
+      <TextField name={t('reserve.forWhat')} maxLength={80} value={forWhat} onChange={setTyped} />
       <button className="act" disabled={forWhat === known}>
         {t('reserve.keep')}
       </button>
