@@ -78,6 +78,13 @@ describe('the catalogue that server and screens share', () => {
     expect([...new Set(unused)]).toEqual([])
   })
 
+  it('doubles no apostrophe where a screen says it: only the server takes one of them away', () => {
+    const onScreen = Object.entries(ENGLISH).filter(
+      ([key, text]) => text.includes('{{') || asked(web).includes(key),
+    )
+    expect(onScreen.filter(([, text]) => text.includes("''"))).toEqual([])
+  })
+
   it('has both forms of everything that is counted', () => {
     const counted = Object.keys(ENGLISH).filter((key) => key.endsWith('_one'))
     expect(counted.filter((key) => !(key.replace('_one', '_other') in ENGLISH))).toEqual([])

@@ -36,7 +36,7 @@ export function Course({
     .y1((value) => y(value))
   const last = (all: HiveForecast[]) => (total(all, 'likely').at(-1) ?? 0).toFixed(0)
   return (
-    <figure>
+    <figure className="max-w-xl">
       <svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT + 4}`}
         className="w-full"

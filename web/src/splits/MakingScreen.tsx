@@ -292,8 +292,8 @@ function Later({ making, one, onDone }: { making: Making; one: LaterStep; onDone
       ...deeds,
     ])
   return (
-    <div className="flex flex-wrap items-center gap-x-3 py-1">
-      <p className="min-w-0 flex-1">
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1">
+      <p className="w-full">
         <strong>{saySpan(one.when)}</strong> {one.text}
       </p>
       {one.choices.length === 0 ? (
