@@ -3,6 +3,7 @@ package vividcrown.core.introduction;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import vividcrown.core.hive.Amount;
 import vividcrown.core.introduction.method.Method;
 import vividcrown.core.odds.Rate;
@@ -92,11 +93,13 @@ public record Acceptance(Amount chance, double empty, Amount ifEmpty, List<Reaso
         double cells = receiver.cellsCutOn().isPresent()
                 ? left(receiver.cells(), CELLS_MISSED)
                 : left(receiver.cells(), Math.pow(CELLS_MISSED_UNSHAKEN, passes));
-        boolean canBegin = receiver.noNewCellsFrom().filter(day::isBefore).isPresent();
-        if (canBegin && !handling.secondCut()) {
+        Optional<LocalDate> noNewCells = receiver.noNewCellsFrom().filter(day::isBefore);
+        if (noNewCells.isPresent() && handling.secondCut()) {
+            // every frame is shaken and searched once more
+            cells = left(cells, CELLS_MISSED);
+        } else if (noNewCells.isPresent()) {
             cells = 1 - (1 - cells) * (1 - NEW_CELLS);
-            reasons.add(Reason.of(Source.COMMON_PRACTICE, "accept.newCells",
-                    receiver.noNewCellsFrom().orElseThrow()));
+            reasons.add(Reason.of(Source.COMMON_PRACTICE, "accept.newCells", noNewCells.get()));
         }
         double empty = (1 - queen) * (1 - virgin) * (1 - cells);
         reasons.add(Reason.of(Source.derived("chance before the search, times what a search overlooks"),

@@ -14,6 +14,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.IntroductionPlan.Planned;
 import vividcrown.core.introduction.method.Method;
 import vividcrown.core.odds.Rate;
@@ -46,11 +47,12 @@ public record Assignment(List<Pair> pairs, List<Left> left, List<Left> waiting, 
     private static final long UNITS = 100;
 
     /**
+     * @param year of the bees at the place
      * @param kilometres from where the queens are to each colony, by its code; none where it is not named
      * @param seconds at most
      */
-    public static Assignment of(List<Given> queens, List<Receiver> colonies, LocalDate day, Map<Method, Rate> own,
-            Map<String, Double> kilometres, double seconds) {
+    public static Assignment of(List<Given> queens, List<Receiver> colonies, LocalDate day, BeeYear year,
+            Map<Method, Rate> own, Map<String, Double> kilometres, double seconds) {
         Solver.load();
         CpModel model = new CpModel();
         Map<Integer, Map<Integer, Choice>> goes = new HashMap<>();
@@ -59,10 +61,11 @@ public record Assignment(List<Pair> pairs, List<Left> left, List<Left> waiting, 
         for (int colony = 0; colony < colonies.size(); colony++) {
             List<Literal> into = new ArrayList<>();
             for (int queen = 0; queen < queens.size(); queen++) {
-                IntroductionPlan plan = IntroductionPlan.of(colonies.get(colony), queens.get(queen), day, own);
+                IntroductionPlan plan = IntroductionPlan.of(colonies.get(colony), queens.get(queen), day, year, own);
                 if (plan.ways().isEmpty()) {
-                    refused.putIfAbsent(colony, plan.objections().stream().findFirst().map(Objection::words)
-                            .orElse(Sentence.of("assignment.noWay")));
+                    refused.putIfAbsent(colony,
+                            plan.objections().stream().filter(Objection::refuses).findFirst().map(Objection::words)
+                                    .orElse(Sentence.of("assignment.noWay")));
                     continue;
                 }
                 Planned way = plan.ways().getFirst();

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.Acceptance.Handling;
 import vividcrown.core.introduction.Receiver.Search;
 import vividcrown.core.introduction.method.Method;
@@ -58,6 +59,13 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     private static final double WORKERS_LAY = 0.3;
     private static final int BOILS_OVER = 5;
     private static final double TELLS = 0.005;
+    /** Below this a queen is thrown away rather than given. */
+    private static final double HARDLY_EMPTY = 0.75;
+    private static final double OPENS_CELSIUS = 10;
+    private static final double MATES_CELSIUS = 17;
+    private static final int MATES_IN_DAYS = 12;
+    /** Past four weeks a virgin hardly mates any more. Common practice. */
+    private static final int OLD_VIRGIN_DAYS = 28;
 
     public IntroductionPlan {
         objections = List.copyOf(objections);
@@ -65,12 +73,23 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
         worth = List.copyOf(worth);
     }
 
-    /** @param own what the operation's own results say of a way; the trade's where there is none */
-    public static IntroductionPlan of(Receiver receiver, Given given, LocalDate day, Map<Method, Rate> own) {
-        List<Objection> objections = objections(receiver, given, day);
+    /**
+     * @param year of the bees at the place: no box is opened in the cold, and what must mate needs flying weather
+     * @param own what the operation's own results say of a way; the trade's where there is none
+     */
+    public static IntroductionPlan of(Receiver receiver, Given given, LocalDate day, BeeYear year,
+            Map<Method, Rate> own) {
+        List<Objection> objections = new ArrayList<>(objections(receiver, given, day));
+        objections.addAll(season(given, day, year));
         LocalDate notBefore = receiver.noNewCellsFrom().filter(day::isBefore).orElse(day);
+        List<Planned> open = ways(receiver, given, day, notBefore, own);
+        // before the search the answer is to search
+        open.stream().findFirst().filter(_ -> isSearched(receiver))
+                .filter(way -> way.acceptance().empty() < HARDLY_EMPTY)
+                .ifPresent(way -> objections.add(Objection.refuse("introduction.no.somebody",
+                        Math.round(100 * (1 - way.acceptance().empty())))));
         boolean refused = objections.stream().anyMatch(Objection::refuses);
-        List<Planned> ways = refused ? List.of() : ways(receiver, given, day, notBefore, own);
+        List<Planned> ways = refused ? List.of() : open;
         boolean first = objections.stream().anyMatch(one -> !one.refuses()
                 && (one.words().key().startsWith("introduction.first.")));
         Verdict verdict = refused || ways.isEmpty() ? Verdict.DO_NOT : first ? Verdict.FIRST : Verdict.GIVE;
@@ -79,12 +98,31 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
                 receiver.noNewCellsFrom().filter(day::isBefore));
     }
 
+    private static boolean isSearched(Receiver receiver) {
+        return receiver.search() == Search.EVERY_FRAME || receiver.search() == Search.TWICE;
+    }
+
+    private static List<Objection> season(Given given, LocalDate day, BeeYear year) {
+        List<Objection> all = new ArrayList<>();
+        if (year.usualHigh(day) < OPENS_CELSIUS) {
+            all.add(Objection.refuse("introduction.no.cold", Math.round(year.usualHigh(day))));
+        }
+        boolean mustMate = given.kind() != Given.Kind.MATED;
+        if (mustMate && year.usualHigh(day.plusDays(MATES_IN_DAYS)) < MATES_CELSIUS) {
+            all.add(Objection.refuse("introduction.no.mating"));
+        }
+        if (given.kind() == Given.Kind.VIRGIN && given.virginDays() > OLD_VIRGIN_DAYS) {
+            all.add(Objection.refuse("introduction.no.oldVirgin", given.virginDays()));
+        }
+        return all;
+    }
+
     private static List<Objection> objections(Receiver receiver, Given given, LocalDate day) {
         List<Objection> all = new ArrayList<>();
         if (receiver.suspect()) {
             all.add(Objection.refuse("introduction.no.suspect", receiver.code()));
         }
-        boolean searched = receiver.search() == Search.EVERY_FRAME || receiver.search() == Search.TWICE;
+        boolean searched = isSearched(receiver);
         if (receiver.queen() > MAY_LAY && !searched) {
             all.add(Objection.refuse("introduction.no.mayLay", Math.round(100 * receiver.queen())));
         } else if (receiver.queen() > 0.5) {
@@ -103,7 +141,12 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
         receiver.noNewCellsFrom().filter(day::isBefore)
                 .ifPresent(from -> all.add(Objection.warn("introduction.secondCut", from)));
         if (receiver.workersLay() > WORKERS_LAY) {
-            all.add(Objection.warn("introduction.layingWorkers"));
+            all.add(given.withNuc()
+                    ? Objection.warn("introduction.layingWorkersNuc")
+                    : Objection.refuse("introduction.layingWorkers"));
+        }
+        if (receiver.robbing()) {
+            all.add(Objection.refuse("introduction.no.robbing"));
         }
         if (receiver.hasFewNurses(day)) {
             all.add(Objection.warn(given.cost() > 0 ? "introduction.oldBeesCost" : "introduction.oldBees"));

@@ -12,6 +12,9 @@ import java.util.Random;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.climate.BeeYear;
+import vividcrown.core.climate.Climate;
+import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.introduction.Acceptance.Handling;
 import vividcrown.core.introduction.CageReading.Act;
 import vividcrown.core.introduction.CageReading.Behaviour;
@@ -29,6 +32,8 @@ class IntroductionTest {
 
     private static final LocalDate JUN_8 = LocalDate.of(2026, 6, 8);
 
+    private static final BeeYear YEAR = new BeeYear(false, new ClimateOfPlace(Climate.UPLAND, 550, false, List.of()));
+
     private static Receiver receiver(double queen, double virgin, double cells, double workers, Search search,
             int daysQueenless) {
         return new Receiver("H 1", queen, virgin, cells, workers, search, Optional.empty(),
@@ -42,7 +47,7 @@ class IntroductionTest {
     private static final Given CAGED = new Given("26-01-105", Given.Kind.MATED, 2, false, false, 0, 40, "");
 
     private static IntroductionPlan plan(Receiver receiver, Given given) {
-        return IntroductionPlan.of(receiver, given, JUN_8, Map.of());
+        return IntroductionPlan.of(receiver, given, JUN_8, YEAR, Map.of());
     }
 
     private static double chance(Receiver receiver, Method method) {
@@ -134,6 +139,33 @@ class IntroductionTest {
                 .extracting(IntroductionPlan.Planned::method).containsExactly(Method.RIPE_CELL);
     }
 
+    @Test
+    void where_somebody_is_likely_in_there_a_winter_or_robbing_nobody_is_given() {
+        // a virgin was seen days ago, and two searches have not found her since: she hides well
+        assertThat(plan(receiver(0, 0.85, 0, 0, Search.TWICE, 9), MATED).verdict()).isEqualTo(Verdict.DO_NOT);
+        assertThat(plan(receiver(0, 0.85, 0, 0, Search.TWICE, 9), new Given("c", Given.Kind.CELL, 0, false, false, 0, 0,
+                "")).ways()).isEmpty();
+        LocalDate dec = LocalDate.of(2026, 12, 10);
+        assertThat(IntroductionPlan.of(CLEAN, CAGED, dec, YEAR, Map.of()).verdict()).isEqualTo(Verdict.DO_NOT);
+        LocalDate oct = LocalDate.of(2026, 10, 8);
+        Given virgin = new Given("v", Given.Kind.VIRGIN, 0, false, false, 4, 0, "");
+        assertThat(IntroductionPlan.of(CLEAN, virgin, oct, YEAR, Map.of()).verdict()).isEqualTo(Verdict.DO_NOT);
+        assertThat(IntroductionPlan.of(CLEAN, CAGED, oct, YEAR, Map.of()).verdict()).isEqualTo(Verdict.GIVE);
+        assertThat(plan(CLEAN, new Given("v", Given.Kind.VIRGIN, 0, false, false, 40, 0, "")).verdict())
+                .isEqualTo(Verdict.DO_NOT);
+        Receiver robbed = new Receiver("H 2", 0, 0, 0, 0, Search.TWICE, Optional.empty(), Optional.empty(), Nurses.MANY,
+                Flow.DEARTH, 2, true, false, 100, "");
+        assertThat(plan(robbed, MATED).verdict()).isEqualTo(Verdict.DO_NOT);
+    }
+
+    /** Cells cut today and cut again when no new one can be begun: hardly one is left. */
+    @Test
+    void two_cuts_leave_hardly_a_cell() {
+        Receiver cut = new Receiver("H 2", 0, 0, 0.9, 0, Search.EVERY_FRAME, Optional.of(JUN_8),
+                Optional.of(DatedSpan.on(JUN_8.minusDays(2))), Nurses.MANY, Flow.LITTLE, 2, false, false, 100, "");
+        assertThat(chance(cut, Method.CAGE_BY_HAND)).isGreaterThan(0.8);
+    }
+
     private static CageReading seen(int day, double minutes, Behaviour... what) {
         return new CageReading(JUN_8.plusDays(day), Set.of(what), minutes);
     }
@@ -196,7 +228,7 @@ class IntroductionTest {
                         dice.nextBoolean() ? Nurses.MANY : Nurses.FEW, Flow.LITTLE, 1 + dice.nextInt(5), false, false,
                         20 + dice.nextInt(150), dice.nextBoolean() ? "Runa" : ""));
             }
-            Assignment found = Assignment.of(queens, colonies, JUN_8, Map.of(), Map.of("c0", 12.0), 2);
+            Assignment found = Assignment.of(queens, colonies, JUN_8, YEAR, Map.of(), Map.of("c0", 12.0), 2);
             assertThat(found.proven()).isTrue();
             assertThat(found.gain()).isEqualTo(best(queens, colonies, 0, new boolean[colonies.size()]), within(0.05));
             assertThat(found.pairs().size() + found.left().size()).isEqualTo(queens.size());

@@ -24,6 +24,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.Amount;
 import vividcrown.core.introduction.Acceptance;
 import vividcrown.core.introduction.Acceptance.Handling;
@@ -84,7 +85,10 @@ class IntroductionReckonController {
         private static final double SOME = 0.1;
         private static final double FEW = 0.05;
 
-        Receiver receiver(List<String> assumed) {
+        Receiver receiver(LocalDate day, List<String> assumed) {
+            if (lastEgg != null && lastEgg.stream().anyMatch(one -> one.isAfter(day))) {
+                throw Refusal.invalid("lastEgg", Sentence.of("introduction.eggAhead", code, day));
+            }
             if (queen == null && virgin == null && cells == null) {
                 assumed.add(Sentence.of("introduction.assumed.odds", code).toString());
             }
@@ -176,7 +180,8 @@ class IntroductionReckonController {
     }
 
     /** @param cage one that hangs in there already: what to do at it today */
-    record IntroductionRequest(@NotNull LocalDate day, @NotNull @Valid ReceiverInput colony,
+    record IntroductionRequest(@NotNull LocalDate day, @Nullable @Valid PlaceInput place,
+            @NotNull @Valid ReceiverInput colony,
             @NotNull @Valid GivenInput queen, @Nullable @Size(max = 50) List<@Valid OwnResult> own,
             @Nullable @Valid CageInput cage) {
     }
@@ -248,9 +253,10 @@ class IntroductionReckonController {
             "search": "TWICE", "lastEgg": ["2026-06-12"]}, "queen": {"code": "26-01-104", "kind": "MATED", "cost": 40}}""")
     IntroductionAnswer introduction(@Valid @RequestBody IntroductionRequest asked) {
         List<String> assumed = new ArrayList<>();
-        Receiver receiver = checked(() -> asked.colony().receiver(assumed), "colony");
+        Receiver receiver = checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
         Given given = checked(asked.queen()::given, "queen");
-        IntroductionPlan plan = IntroductionPlan.of(receiver, given, asked.day(), own(asked.own()));
+        IntroductionPlan plan = IntroductionPlan.of(receiver, given, asked.day(), year(asked.day(), asked.place()),
+                own(asked.own()));
         Optional<TurnoverView> after = plan.ways().stream().findFirst()
                 .filter(way -> way.method().way().eggs().isPresent()).map(way -> TurnoverView
                         .of(Turnover.of(way.opens().plusDays(3), Assumptions.standard())));
@@ -263,6 +269,10 @@ class IntroductionReckonController {
                 plan.noNewCellsFrom().orElse(null),
                 asked.cage() == null ? null : cage(asked.cage(), receiver, given, asked.day()), after.orElse(null),
                 assumed);
+    }
+
+    private static BeeYear year(LocalDate day, @Nullable PlaceInput place) {
+        return (place == null ? PlaceInput.NOT_SAID : place).conditions(day, new ArrayList<>()).year();
     }
 
     private static CageAnswer cage(CageInput cage, Receiver receiver, Given given, LocalDate today) {
@@ -309,7 +319,7 @@ class IntroductionReckonController {
             "workersLay": 0, "search": "TWICE"}, "queen": {"code": "26-01-104", "kind": "MATED", "cagedDays": 2}}""")
     AcceptanceAnswer acceptance(@Valid @RequestBody AcceptanceRequest asked) {
         List<String> assumed = new ArrayList<>();
-        Receiver receiver = checked(() -> asked.colony().receiver(assumed), "colony");
+        Receiver receiver = checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
         Given given = checked(asked.queen()::given, "queen");
         if (asked.method().way().gives() != given.kind()) {
             throw Refusal.invalid("method", Sentence.of("introduction.notThatWay", asked.method().sentence()));
@@ -325,7 +335,7 @@ class IntroductionReckonController {
     }
 
     /** @param kilometres from where the queens are to each colony, by its code */
-    record AssignmentRequest(@NotNull LocalDate day,
+    record AssignmentRequest(@NotNull LocalDate day, @Nullable @Valid PlaceInput place,
             @NotNull @Size(min = 1, max = MOST_AT_ONCE) List<@Valid GivenInput> queens,
             @NotNull @Size(min = 1, max = MOST_AT_ONCE) List<@Valid ReceiverInput> colonies,
             @Nullable @Size(max = MOST_AT_ONCE) Map<String, @Min(0) @Max(1000) Double> kilometres,
@@ -357,11 +367,12 @@ class IntroductionReckonController {
     AssignmentAnswer assignment(@Valid @RequestBody AssignmentRequest asked) {
         List<String> assumed = new ArrayList<>();
         List<Receiver> colonies = asked.colonies().stream()
-                .map(one -> checked(() -> one.receiver(assumed), "colonies")).toList();
+                .map(one -> checked(() -> one.receiver(asked.day(), assumed), "colonies")).toList();
         List<Given> queens = asked.queens().stream().map(one -> checked(one::given, "queens")).toList();
         unique("queens", queens.stream().map(Given::code).toList());
         unique("colonies", colonies.stream().map(Receiver::code).toList());
-        Assignment found = Assignment.of(queens, colonies, asked.day(), own(asked.own()),
+        Assignment found = Assignment.of(queens, colonies, asked.day(), year(asked.day(), asked.place()),
+                own(asked.own()),
                 asked.kilometres() == null ? Map.of() : asked.kilometres(), SECONDS);
         return new AssignmentAnswer(
                 found.pairs().stream().map(one -> new PairView(one.queen(), one.colony(),
