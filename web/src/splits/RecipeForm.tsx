@@ -27,6 +27,15 @@ const OF_ITSELF: Numbers[] = [
   ['handsOffDays', 0, 60],
 ]
 
+const DAY_TEN = [
+  ['broodFrames', 'splits.targetBrood'],
+  ['framesOfBees', 'splits.targetBees'],
+] as const
+const WHEN = [
+  ['nightsCelsius', 'recipe.nights', -20, 30],
+  ['midsummerDays', 'recipe.midsummer', 0, 183],
+] as const
+
 /** A recipe copied and changed; it is kept in the settings under a name of its own. */
 export function RecipeForm({
   name: named,
@@ -118,40 +127,29 @@ export function RecipeForm({
           say={(one) => t(`splits.places.${one}`)}
           onChange={(one) => of('place', one)}
         />
-        <NumberField
-          name={t('splits.targetBrood')}
-          required
-          min={0}
-          max={20}
-          step={0.1}
-          value={recipe.dayTen.broodFrames}
-          onChange={(next) => of('dayTen', { ...recipe.dayTen, broodFrames: next ?? 0 })}
-        />
-        <NumberField
-          name={t('splits.targetBees')}
-          required
-          min={0}
-          max={20}
-          step={0.1}
-          value={recipe.dayTen.framesOfBees}
-          onChange={(next) => of('dayTen', { ...recipe.dayTen, framesOfBees: next ?? 0 })}
-        />
-        <NumberField
-          name={t('recipe.nights')}
-          required
-          min={-20}
-          max={30}
-          value={recipe.when.nightsCelsius}
-          onChange={(next) => of('when', { ...recipe.when, nightsCelsius: next ?? 0 })}
-        />
-        <NumberField
-          name={t('recipe.midsummer')}
-          required
-          min={0}
-          max={183}
-          value={recipe.when.midsummerDays}
-          onChange={(next) => of('when', { ...recipe.when, midsummerDays: next ?? 0 })}
-        />
+        {DAY_TEN.map(([key, name]) => (
+          <NumberField
+            key={key}
+            name={t(name)}
+            required
+            min={0}
+            max={20}
+            step={0.1}
+            value={recipe.dayTen[key]}
+            onChange={(next) => of('dayTen', { ...recipe.dayTen, [key]: next ?? 0 })}
+          />
+        ))}
+        {WHEN.map(([key, name, min, max]) => (
+          <NumberField
+            key={key}
+            name={t(name)}
+            required
+            min={min}
+            max={max}
+            value={recipe.when[key]}
+            onChange={(next) => of('when', { ...recipe.when, [key]: next ?? 0 })}
+          />
+        ))}
         <ChoiceField
           name={t('recipe.flow')}
           value={recipe.when.flow}
