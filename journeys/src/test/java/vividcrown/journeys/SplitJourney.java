@@ -4,8 +4,10 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
 import java.util.regex.Pattern;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.BeforeEach;
@@ -160,5 +162,37 @@ class SplitJourney {
         owner.button("Keep it").click();
         assertThat(page.getByLabel("Way of doing it").locator("option:checked")).hasText("Six frames");
         assertThat(page.getByTestId("answer")).containsText("new unit");
+    }
+
+    /** A frame that goes, carried back to its hive, stays; what was carried is in the address. */
+    @Test
+    void a_frame_is_carried_by_hand() {
+        owner.opens("/splits?recipe=CELL_NUC&most=1");
+        assertThat(page.getByTestId("answer")).containsText("1 new unit");
+        BoundingBox frame = framesThatGo().first().boundingBox();
+        page.mouse().move(frame.x + frame.width / 2, frame.y + frame.height / 2);
+        page.mouse().down();
+        page.mouse().move(frame.x + frame.width / 2 + 130, frame.y + frame.height / 2,
+                new Mouse.MoveOptions().setSteps(5));
+        page.mouse().up();
+        // carried within its own hive: it stays there
+        Locator held = page.getByRole(AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("held: stays")));
+        assertThat(held).hasCount(1);
+        page.reload();
+        assertThat(held).hasCount(1);
+    }
+
+    /** What a hive will be stands on its page; what it stands by for is kept, and listed. */
+    @Test
+    void a_hive_says_what_it_will_be_and_what_it_stands_by_for() {
+        owner.goesTo("Colonies");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^H 1: "))).click();
+        assertThat(page.getByText("In eight weeks").first()).isVisible();
+        page.getByLabel("Stands by for").fill("Boost before winter");
+        owner.button("Keep it").click();
+        owner.sent();
+        owner.opens("/splits?view=equalise");
+        assertThat(page.getByText("Boost before winter")).isVisible();
     }
 }

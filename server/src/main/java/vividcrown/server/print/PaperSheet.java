@@ -6,13 +6,16 @@ import com.google.zxing.WriterException;
 import com.google.zxing.common.BitMatrix;
 import com.google.zxing.qrcode.QRCodeWriter;
 import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.openpdf.text.Chunk;
 import org.openpdf.text.Document;
 import org.openpdf.text.Element;
 import org.openpdf.text.Font;
-import org.openpdf.text.FontFactory;
 import org.openpdf.text.HeaderFooter;
 import org.openpdf.text.Image;
 import org.openpdf.text.PageSize;
@@ -36,6 +39,9 @@ public final class PaperSheet {
         }
     }
 
+    /** Names of people and places come in every alphabet of Europe: the letters are shipped and embedded. */
+    private static final BaseFont REGULAR = shipped("LiberationSans-Regular.ttf");
+    private static final BaseFont BOLD = shipped("LiberationSans-Bold.ttf");
     private static final float MARGIN = 36;
     private static final float CODE_POINTS = 56;
     private static final int CODE_PIXELS = 168;
@@ -44,9 +50,9 @@ public final class PaperSheet {
 
     private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     private final Document document;
-    private final Font large = FontFactory.getFont(FontFactory.HELVETICA_BOLD, BaseFont.CP1252, 16);
-    private final Font middle = FontFactory.getFont(FontFactory.HELVETICA_BOLD, BaseFont.CP1252, 12);
-    private final Font usual = FontFactory.getFont(FontFactory.HELVETICA, BaseFont.CP1252, 10);
+    private final Font large = new Font(BOLD, 16);
+    private final Font middle = new Font(BOLD, 12);
+    private final Font usual = new Font(REGULAR, 10);
 
     public PaperSheet(Paper paper, String title, String foot) {
         document = new Document(paper.size(), MARGIN, MARGIN, MARGIN, MARGIN);
@@ -57,6 +63,16 @@ public final class PaperSheet {
         document.setFooter(footer);
         document.open();
         document.add(new Paragraph(title, large));
+    }
+
+    private static BaseFont shipped(String name) {
+        try (InputStream letters = Objects
+                .requireNonNull(PaperSheet.class.getResourceAsStream("/liberation/" + name))) {
+            return BaseFont.createFont(name, BaseFont.IDENTITY_H, BaseFont.EMBEDDED, true, letters.readAllBytes(),
+                    null);
+        } catch (IOException unreadable) {
+            throw new UncheckedIOException("Impossible state: the font %s is shipped".formatted(name), unreadable);
+        }
     }
 
     public PaperSheet text(String text) {
