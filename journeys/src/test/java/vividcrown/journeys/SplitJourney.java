@@ -186,8 +186,10 @@ class SplitJourney {
     /** What a hive will be stands on its page; what it stands by for is kept, and listed. */
     @Test
     void a_hive_says_what_it_will_be_and_what_it_stands_by_for() {
-        owner.goesTo("Colonies");
-        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^H 1: "))).click();
+        String id = application.signedIn(demo.ownerEmail()).get("/api/v1/hives").json().valueStream()
+                .filter(one -> one.path("code").asString().equals("H 1")).findFirst().orElseThrow().path("id")
+                .asString();
+        owner.opens("/colonies/" + id);
         assertThat(page.getByText("In eight weeks").first()).isVisible();
         page.getByLabel("Stands by for").fill("Boost before winter");
         owner.button("Keep it").click();
