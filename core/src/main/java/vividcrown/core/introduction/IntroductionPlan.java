@@ -131,6 +131,9 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
         if (!searched) {
             all.add(Objection.warn("introduction.first.search"));
         }
+        if (receiver.queen() > MAY_LAY && receiver.search() == Search.EVERY_FRAME) {
+            all.add(Objection.warn("introduction.first.twice", Math.round(100 * receiver.queen())));
+        }
         if (receiver.virgin() > MAY_BE_VIRGIN && receiver.search() != Search.TWICE) {
             all.add(Objection.warn("introduction.first.virgin", Math.round(100 * receiver.virgin())));
         }

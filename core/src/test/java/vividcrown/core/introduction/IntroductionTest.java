@@ -89,6 +89,12 @@ class IntroductionTest {
     }
 
     @Test
+    void a_queen_that_one_search_may_have_overlooked_is_searched_for_twice() {
+        assertThat(plan(receiver(0.4, 0, 0, 0, Search.EVERY_FRAME, 9), MATED).verdict()).isEqualTo(Verdict.FIRST);
+        assertThat(plan(receiver(0.4, 0, 0, 0, Search.TWICE, 9), MATED).verdict()).isEqualTo(Verdict.GIVE);
+    }
+
+    @Test
     void nothing_is_given_where_one_lays_or_disease_stands() {
         assertThat(plan(receiver(0.6, 0, 0, 0, Search.TWICE, 9), MATED).verdict()).isEqualTo(Verdict.DO_NOT);
         assertThat(plan(receiver(0.2, 0, 0, 0, Search.NOT, 9), MATED).ways()).isEmpty();

@@ -146,8 +146,8 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
     }
 
     private boolean isUnsafe(MakingStep step, Giver giver) {
-        return !isKnown(giver)
-                && how(step).filter(how -> how == How.UNSEARCHED || how == How.OTHERWISE).isPresent();
+        // done as if she were known counts too: the gate was passed over, or what was said of her was taken back
+        return !isKnown(giver) && how(step).filter(how -> how != How.SEARCHED && how != How.LEFT).isPresent();
     }
 
     /** Whether its queen was seen on a frame that stays, is in hand, or her fresh eggs were found there since. */

@@ -139,6 +139,17 @@ class MakingTest {
         assertThat(made(Gets.RIPE_CELL, FIND_H1, How.NOT_FOUND, "frame H 1 4", How.OTHERWISE).mayHoldHer(N_1)).isTrue();
     }
 
+    @Test
+    void a_gate_passed_over_and_a_word_taken_back_leave_a_unit_that_may_hold_her() {
+        assertThat(made(Gets.RIPE_CELL, "set-up N 1", How.DONE, "frame H 1 4", How.DONE).mayHoldHer(N_1)).isTrue();
+        Making mistaken = made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE,
+                FIND_H1, How.NOT_FOUND);
+        assertThat(mistaken.mayHoldHer(N_1)).isTrue();
+        assertThat(mistaken.ahead(N_1)).extracting(Due::work).doesNotContain(Due.Work.GIVE_CELL);
+        assertThat(made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.NOT_FOUND, "frame H 1 4", How.SEARCHED)
+                .mayHoldHer(N_1)).isFalse();
+    }
+
     /** A cell or a queen given beside a laying queen is lost, or she is: nothing is given before the look (common practice). */
     @Test
     void nothing_is_given_to_a_unit_that_may_hold_a_queen_before_the_look_and_all_of_it_begins_with_the_look() {
