@@ -59,7 +59,7 @@ public record Receiver(String code, double queen, double virgin, double cells, d
     }
 
     /** From this day on no new queen cell can be begun: eggs hatch on day three, larvae are taken for three days more. */
-    Optional<LocalDate> noNewCellsFrom() {
+    public Optional<LocalDate> noNewCellsFrom() {
         return lastEgg.map(egg -> egg.latest().plusDays(7));
     }
 }

@@ -22,15 +22,15 @@ public record OwnDrift(double factor, int pairs) {
     private static final double MOST_LOST = 0.9;
 
     /**
-     * A unit as it was made, and counted once its flyers had gone.
+     * A unit as it was made, and counted once its flyers had gone. One in another yard tells nothing: how far it was is not known any
+     * more.
      *
-     * @param kilometres to the hives its bees came from
      * @param put frames of bees that went in
      * @param stayed frames of bees at the count, two to six days later
      */
-    public record Pair(Place place, double kilometres, double put, double stayed) {
+    public record Pair(Place place, double put, double stayed) {
         private double expected() {
-            return Drift.of(place, kilometres).fromFrames().likely();
+            return Drift.of(place, 0).fromFrames().likely();
         }
 
         private boolean tells() {

@@ -12,14 +12,14 @@ import vividcrown.core.split.OwnDrift.Pair;
 class OwnDriftTest {
 
     private static Pair inTheYard(double put, double stayed) {
-        return new Pair(Place.SAME_YARD, 0, put, stayed);
+        return new Pair(Place.SAME_YARD, put, stayed);
     }
 
     @Test
     void without_counts_it_is_the_trades() {
         assertThat(OwnDrift.of(List.of())).isEqualTo(OwnDrift.UNKNOWN);
-        // beyond the flight nobody flies home: whatever was lost there was no drift
-        assertThat(OwnDrift.of(List.of(new Pair(Place.AWAY, 9, 3, 1)))).isEqualTo(OwnDrift.UNKNOWN);
+        // in another yard: how far away it was nobody knows any more
+        assertThat(OwnDrift.of(List.of(new Pair(Place.AWAY, 3, 1)))).isEqualTo(OwnDrift.UNKNOWN);
     }
 
     @Test

@@ -8,7 +8,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.colony.MoveOfHive;
 import vividcrown.core.hive.HiveDeed;
-import vividcrown.core.mating.Distance;
 import vividcrown.core.reading.Suspicion;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.server.clock.Today;
@@ -55,7 +54,7 @@ class MoveController {
         Yard to = yards.findById(yard).orElseThrow(() -> Refusal.notHere(YardDeed.YARD, yard));
         double metres = from.id().equals(to.id())
                 ? 0
-                : Distance.metres(from.latitude(), from.longitude(), to.latitude(), to.longitude());
+                : 1000 * from.kilometresTo(to);
         MoveOfHive move = MoveOfHive.of(metres, queens.livingIn(id).stream().map(Queen::stage).toList(),
                 Suspicion.of(book.facts(hive, today.day()).readings()).stops());
         return new MoveView(Math.round(metres), move.verdict(), ReasonView.of(move.reasons()));

@@ -267,7 +267,7 @@ class IntroductionReckonController {
                 plan.worth().stream().map(gain -> new GainView(gain.what().toString(), hundredth(gain.more())))
                         .toList(),
                 plan.noNewCellsFrom().orElse(null),
-                asked.cage() == null ? null : cage(asked.cage(), receiver, given, asked.day()), after.orElse(null),
+                asked.cage() == null ? null : cage(asked.cage(), receiver, asked.day()), after.orElse(null),
                 assumed);
     }
 
@@ -275,7 +275,7 @@ class IntroductionReckonController {
         return (place == null ? PlaceInput.NOT_SAID : place).conditions(day, new ArrayList<>()).year();
     }
 
-    private static CageAnswer cage(CageInput cage, Receiver receiver, Given given, LocalDate today) {
+    private static CageAnswer cage(CageInput cage, Receiver receiver, LocalDate today) {
         if (cage.since().isAfter(today)) {
             throw Refusal.invalid("cage.since", Sentence.of("cage.sinceAhead", cage.since(), today));
         }
@@ -286,8 +286,9 @@ class IntroductionReckonController {
                         Boolean.TRUE.equals(one.virgin()), Boolean.TRUE.equals(one.cells())))
                 .toList();
         // the plan of the day on which it was hung in says when it may be opened at the earliest
-        LocalDate earliest = Method.CAGE_BY_HAND.way().releasedOn(cage.since(), receiver.lastEgg()
-                .map(egg -> egg.latest().plusDays(7)).filter(cage.since()::isBefore).orElse(cage.since())).earliest();
+        LocalDate earliest = Method.CAGE_BY_HAND.way()
+                .releasedOn(cage.since(), receiver.noNewCellsFrom().filter(cage.since()::isBefore).orElse(cage.since()))
+                .earliest();
         CageReading.Answer answer = CageReading.answer(readings, cage.since(), earliest, looks, today);
         return new CageAnswer(answer.act(), answer.why().toString());
     }

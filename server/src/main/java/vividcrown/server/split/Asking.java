@@ -159,13 +159,13 @@ class Asking {
     }
 
     /** What came into units when they were made, held against what was counted once their flyers had gone. */
-    OwnDrift ownDrift(double kilometres) {
+    OwnDrift ownDrift() {
         List<OwnDrift.Pair> pairs = new ArrayList<>();
         // units that got bees shaken in as well are left out: nobody weighed those
         Map<UUID, Place> made = makings.madeOfFramesAlone(today.day());
         units.firstCounts(hives.findAllById(made.keySet()), today.day())
                 .forEach((hive, count) -> pairs.add(new OwnDrift.Pair(Objects.requireNonNull(made.get(hive)),
-                        kilometres, count.put(), count.stayed())));
+                        count.put(), count.stayed())));
         return OwnDrift.of(pairs);
     }
 }

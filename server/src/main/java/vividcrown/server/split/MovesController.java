@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.Unit;
-import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.Booster;
 import vividcrown.core.split.EqualiseQuestion;
@@ -90,7 +89,7 @@ class MovesController {
                 .filter(one -> !one.hive().purpose().isForMating()).flatMap(one -> one.unit().stream()).toList();
         Map<String, Double> roads = new HashMap<>();
         Yard here = yards.findById(weak.hive().yardId()).orElseThrow();
-        yards.byId().values().forEach(yard -> roads.put(yard.name(), kilometres(here, yard)));
+        yards.byId().values().forEach(yard -> roads.put(yard.name(), here.kilometresTo(yard)));
         return new BoostPage(asked.with(), weak.hive().code(), asked.lines(), BoostView.of(weak.hive().code(),
                 Booster.plan(asked.at(), weather, weak.unit().orElseThrow(), donors, roads)), weather.celsius());
     }
@@ -137,12 +136,8 @@ class MovesController {
     private Optional<Double> apart(Hive one, Hive other) {
         return one.yardId().equals(other.yardId())
                 ? Optional.empty()
-                : Optional.of(1000 * kilometres(yards.findById(one.yardId()).orElseThrow(),
-                        yards.findById(other.yardId()).orElseThrow()));
-    }
-
-    private static double kilometres(Yard one, Yard other) {
-        return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude()) / 1000;
+                : Optional.of(1000 * yards.findById(one.yardId()).orElseThrow()
+                        .kilometresTo(yards.findById(other.yardId()).orElseThrow()));
     }
 
     @GetMapping("/equalise")

@@ -28,7 +28,6 @@ import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.forecast.Forecaster;
-import vividcrown.core.mating.Distance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.Settings;
 import vividcrown.core.split.OwnDrift;
@@ -158,7 +157,7 @@ class SplitController {
             ask.held().forEach(held -> locks
                     .add(new SplitQuestion.Lock(held.hive(), new FrameAt(held.box(), held.slot()), held.goes())));
         }
-        OwnDrift drift = asking.ownDrift(roads.nearest());
+        OwnDrift drift = asking.ownDrift();
         // what another split is to take is left for it
         List<MakingStep.Frame> meant = makings.framesMeant(asked.with().day()).stream()
                 .filter(frame -> asked.known().stream().anyMatch(unit -> unit.code().equals(frame.giver().code())
@@ -269,19 +268,15 @@ class SplitController {
         giving.stream().filter(yard -> place != Place.AWAY || !yard.id().equals(to.id()))
                 .forEach(yard -> roads.put(yard.name(), ask.kilometres() != null && !yard.id().equals(to.id())
                         ? ask.kilometres()
-                        : kilometres(yard, to)));
+                        : yard.kilometresTo(to)));
         return new Roads(to, roads);
     }
 
     private static Yard away(Yard from, List<Yard> open) {
         List<Yard> others = open.stream().filter(yard -> !yard.id().equals(from.id()))
-                .sorted(Comparator.comparingDouble(yard -> kilometres(from, yard))).toList();
-        return others.stream().filter(yard -> kilometres(from, yard) >= BEYOND_FLIGHT_KM).findFirst()
+                .sorted(Comparator.comparingDouble(yard -> from.kilometresTo(yard))).toList();
+        return others.stream().filter(yard -> from.kilometresTo(yard) >= BEYOND_FLIGHT_KM).findFirst()
                 .orElse(others.isEmpty() ? from : others.getLast());
-    }
-
-    private static double kilometres(Yard one, Yard other) {
-        return Distance.metres(one.latitude(), one.longitude(), other.latitude(), other.longitude()) / 1000;
     }
 
 }

@@ -7,6 +7,7 @@ import java.util.Set;
 import java.util.UUID;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
+import vividcrown.core.mating.Distance;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.core.yard.YardFold;
 
@@ -50,6 +51,11 @@ public interface Yard {
 
     /** What bees found there, as somebody said last. */
     Optional<YardFold.FlowNoted> flowSaid();
+
+    /** As the bees fly. */
+    default double kilometresTo(Yard other) {
+        return Distance.metres(latitude(), longitude(), other.latitude(), other.longitude()) / 1000;
+    }
 
     /** Seasons are half a year apart from those of the north. */
     default boolean isSouthern() {
