@@ -8,6 +8,7 @@ import { Course } from './Course'
 import { HiveChoice } from './HiveChoice'
 import { boostQuery } from './queries'
 import { ReckonedLine } from './ReckonedLine'
+import { TakeMovesAlong } from './TakeAlong'
 
 /** How a weak unit is made stronger, out of which hives. */
 export function Boost({
@@ -69,6 +70,7 @@ function Found({ page }: { page: BoostPage }) {
             ))}
           </ul>
           <Steps steps={way.steps} />
+          <TakeWayAlong page={page} way={way.how} name={t(`splits.boost.${way.how}`)} />
           <p className="mt-1">{t('splits.newcomers', { ratio: way.newcomers })}</p>
           <Looks looks={way.looks} />
           <ul className="text-sm text-ink-2">
@@ -91,6 +93,20 @@ function Found({ page }: { page: BoostPage }) {
       )}
     </div>
   )
+}
+
+/** The way as a sheet, where it may be begun. */
+export function TakeWayAlong({
+  page,
+  way,
+  name,
+}: {
+  page: Pick<BoostPage, 'sheets'>
+  way: string
+  name: string
+}) {
+  const sheet = page.sheets.find((one) => one.way === way)?.sheet
+  return sheet ? <TakeMovesAlong sheet={sheet} what={name} /> : null
 }
 
 export function Objections({ all }: { all: BoostPage['plan']['objections'] }) {

@@ -7,6 +7,7 @@ import { Answer } from '../ui/Page'
 import { equaliseQuery } from './queries'
 import { ReckonedLine } from './ReckonedLine'
 import { Reserve } from './Reserve'
+import { TakeMovesAlong } from './TakeAlong'
 import { Unread } from './Unread'
 
 /** Day ten: who was over-split, who gives which frame to whom. */
@@ -73,6 +74,7 @@ function Found({ page }: { page: EqualisePage }) {
           ))}
         </ol>
       )}
+      {page.sheet && <TakeMovesAlong sheet={page.sheet} />}
       {plan.pools.map((pool) => (
         <p key={pool.weak} className="mt-2">
           <strong>

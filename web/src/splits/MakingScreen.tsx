@@ -11,6 +11,13 @@ import { PaperLink } from '../ui/PaperLink'
 import { deedsOf, doneSoFar, foundOn, gateOf, otherwise, waysOpen, type How } from './making'
 import { makingQuery } from './queries'
 
+/** Where what was done is an answer to a question. */
+const ASKS: Partial<Record<MakingStep['kind'], 'find' | 'takeOut'>> = {
+  FIND: 'find',
+  OWN_QUEEN: 'find',
+  TAKE_OUT: 'takeOut',
+}
+
 const BIG = 'act min-h-16 text-lg'
 
 /** A split at the open hives: one step at a time, its gate before it, what was planned beside what was done. */
@@ -41,7 +48,7 @@ function Steps({ making }: { making: Making }) {
   }
   return (
     <Page
-      title={t('making.title', { what: making.recipeText })}
+      title={making.moves ? making.recipeText : t('making.title', { what: making.recipeText })}
       lead={
         making.dropped
           ? t('making.dropped')
@@ -78,7 +85,7 @@ function Steps({ making }: { making: Making }) {
           )}
         </div>
         <aside className="mt-6 lg:mt-0">
-          <h2 className="text-xl">{t('making.follows')}</h2>
+          <h2 className="text-xl">{t(making.moves ? 'making.followsMoves' : 'making.follows')}</h2>
           {making.units.map((unit) => (
             <Unit key={unit.code} making={making} unit={unit} done={done} onDone={put} />
           ))}
@@ -169,7 +176,7 @@ function Now({
             className={`${BIG} ${index === 0 && how !== 'LEFT' ? 'act-main' : ''}`}
             onClick={() => onDone(deedsOf(making, step, how))}
           >
-            {step.kind === 'FIND' ? t(`making.find.${how}`) : t(`making.say.${how}`)}
+            {t(`making.${ASKS[step.kind] ?? 'say'}.${how}`)}
           </button>
         ))}
         {canBeHers && (

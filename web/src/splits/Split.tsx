@@ -1,12 +1,8 @@
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
+import { useQuery } from '@tanstack/react-query'
 import type { ReactNode } from 'react'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { useNavigate } from 'react-router'
-import { v7 as uuidv7 } from 'uuid'
-import { Refused } from '../api/client'
 import type { NewUnit, SplitAsk, SplitPage, SplitSheet, UnitLine } from '../api/types'
-import { useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { sayDay, saySpan } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
@@ -18,6 +14,7 @@ import { renamed } from './making'
 import { at, held, heldFromAddress, heldInAddress, leaving, sidesOf, type Held } from './moving'
 import { recipesQuery, splitQuery } from './queries'
 import { RecipeForm } from './RecipeForm'
+import { NotBegun, useTakeAlong } from './TakeAlong'
 import { yardsQuery } from '../yards/queries'
 import { Unread } from './Unread'
 import { ReckonedLine } from './ReckonedLine'
@@ -280,17 +277,11 @@ function AtHand({ page }: { page: SplitPage }) {
 function TakeAlong({ sheet }: { sheet: SplitSheet }) {
   const { t } = useTranslation()
   const [first, setFirst] = useState(sheet.units[0]?.code ?? '')
-  const [split] = useState(() => uuidv7())
-  const navigate = useNavigate()
-  const client = useQueryClient()
-  const tell = useTell()
-  const begin = useMutation({
-    mutationFn: () => tell([{ kind: 'SPLIT_BEGUN', split, sheet: renamed(sheet, first) }]),
-    onSuccess: async () => {
-      await client.invalidateQueries()
-      await navigate(`/splits/making/${split}`)
-    },
-  })
+  const begin = useTakeAlong((split) => ({
+    kind: 'SPLIT_BEGUN',
+    split,
+    sheet: renamed(sheet, first),
+  }))
   return (
     <form
       className="no-print mt-3 flex flex-wrap items-end gap-3"
@@ -309,13 +300,7 @@ function TakeAlong({ sheet }: { sheet: SplitSheet }) {
       <button className="act act-main" disabled={begin.isPending}>
         {t('splits.takeAlong')}
       </button>
-      {begin.error && (
-        <p role="alert" className="font-semibold text-crown">
-          {begin.error instanceof Refused
-            ? [begin.error.message, ...begin.error.findings.map((one) => one.message)].join(' ')
-            : t('connection.unreachable')}
-        </p>
-      )}
+      <NotBegun error={begin.error} />
     </form>
   )
 }

@@ -3,7 +3,7 @@ import { useTranslation } from 'react-i18next'
 import type { UnitePage } from '../api/types'
 import { NumberField, TickField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
-import { Looks, Objections, Steps } from './Boost'
+import { Looks, Objections, Steps, TakeWayAlong } from './Boost'
 import { Course } from './Course'
 import { HiveChoice } from './HiveChoice'
 import { uniteQuery } from './queries'
@@ -92,6 +92,7 @@ function Found({ page }: { page: UnitePage }) {
               ))}
             </ul>
           )}
+          <TakeWayAlong page={page} way={way.how} name={t(`splits.unite.${way.how}`)} />
           <details open={way.mayBeDone}>
             <summary className="inline-block min-h-6 underline decoration-dotted underline-offset-4">
               {t('splits.howDone')}

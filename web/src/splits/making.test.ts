@@ -53,7 +53,7 @@ const open = step({
 
 const making = (more: Partial<Making> = {}): Making => ({
   id: 's1',
-  recipe: 'CELL_NUC',
+  moves: false,
   recipeText: 'nuc with a ripe cell',
   day: '2026-06-08',
   takesTheQueen: false,
@@ -92,6 +92,23 @@ describe('the gates at an open hive, without a signal', () => {
     expect(waysOpen(frame, 'SEARCH_BOTH_SIDES')).toEqual(['SEARCHED', 'UNSEARCHED', 'LEFT'])
     expect(gateOf(shake, making(), not)).toBe('NOT_FROM_THESE')
     expect(waysOpen(shake, 'NOT_FROM_THESE')).toEqual(['SEARCHED', 'LEFT'])
+  })
+
+  it('two hives become one only once the poorer queen is out, with no signal too', () => {
+    const join = step({
+      key: 'join N 1',
+      kind: 'JOIN',
+      at: 'N 1',
+      needs: { key: 'take-out N 1', ways: ['KILLED', 'SEARCHED'], gate: 'NO_QUEEN_FIRST' },
+      choices: [
+        { how: 'DONE', deeds: [] },
+        { how: 'LEFT', deeds: [] },
+      ],
+    })
+    expect(gateOf(join, making(), done())).toBe('NO_QUEEN_FIRST')
+    expect(gateOf(join, making(), done(['take-out N 1', 'NOT_FOUND']))).toBe('NO_QUEEN_FIRST')
+    expect(waysOpen(join, 'NO_QUEEN_FIRST')).toEqual(['LEFT'])
+    expect(gateOf(join, making(), done(['take-out N 1', 'SEARCHED']))).toBe('OPEN')
   })
 
   it('a queen who goes along is in hand first', () => {

@@ -23,6 +23,10 @@ const isKnown = (how: How | undefined) => how === 'SEEN_STAYS' || how === 'IN_HA
 
 /** Whether the step may be done now, by what was said of the hive's queen. */
 export function gateOf(step: MakingStep, making: Making, done: ReadonlyMap<string, How>): Gate {
+  if (step.needs) {
+    const how = done.get(step.needs.key)
+    return how && step.needs.ways.includes(how) ? 'OPEN' : step.needs.gate
+  }
   if (step.kind !== 'FRAME' && step.kind !== 'SHAKE') return 'OPEN'
   if (step.aboveExcluder) return 'OPEN'
   const found = done.get(`find ${step.at}`)
@@ -37,13 +41,17 @@ export function waysOpen(step: MakingStep, gate: Gate): How[] {
   const ways = step.choices.map((choice) => choice.how)
   switch (gate) {
     case 'OPEN':
-      return ways.filter((how) => how !== 'SEARCHED' && how !== 'UNSEARCHED')
+      return step.kind === 'TAKE_OUT'
+        ? ways
+        : ways.filter((how) => how !== 'SEARCHED' && how !== 'UNSEARCHED')
     case 'SEARCH_BOTH_SIDES':
       return ways.filter((how) => how !== 'DONE')
     case 'NOT_FROM_THESE':
       return ways.filter((how) => how === 'SEARCHED' || how === 'LEFT')
     case 'FIND_HER_FIRST':
     case 'TAKE_HER_FIRST':
+    case 'NO_QUEEN_FIRST':
+    case 'GUARD_FIRST':
       return ways.filter((how) => how === 'LEFT')
   }
 }

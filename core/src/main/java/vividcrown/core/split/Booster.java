@@ -145,7 +145,9 @@ public final class Booster {
         offers.sort(Comparator.comparing((Offer one) -> !one.frame().comb().isMostlySealed())
                 .thenComparing(one -> one.from().queensFrame().isEmpty() && !one.frame().searched())
                 .thenComparingDouble(one -> -one.frame().comb().sealed()));
-        int most = Math.clamp(Math.round(unit.framesOfBees()), 1, MOST_FRAMES);
+        int room = unit.slots() - unit.frames().size()
+                + (int) unit.frames().stream().filter(Booster::canMakeRoom).count();
+        int most = Math.clamp(Math.min(Math.round(unit.framesOfBees()), room), 1, MOST_FRAMES);
         List<Offer> taken = offers.stream().limit(most).toList();
         if (taken.isEmpty()) {
             return Optional.empty();
@@ -181,9 +183,7 @@ public final class Booster {
         int free = unit.slots() - unit.frames().size();
         Optional<FrameSeen.FrameAt> leaves = taken.size() <= free
                 ? Optional.empty()
-                : unit.frames().stream()
-                        .filter(one -> !one.queen() && !one.comb().isOfBrood() && !one.comb().isOfFood())
-                        .min(Comparator.comparingDouble(FrameSeen::covered)).map(FrameSeen::at);
+                : makesRoom(unit.frames()).map(FrameSeen::at);
         if (leaves.isEmpty() && taken.size() > free) {
             cautions.add(Sentence.of("boost.caution.noRoom"));
         } else if (taken.size() > free) {
@@ -195,6 +195,15 @@ public final class Booster {
                 step(DaySpan.ofDays(12, 13, 14), "boost.look.emerged"));
         return new Way(how, parts, newcomers, leaves, steps, looks,
                 Forecaster.of(boosted(bees, taken), surroundings(), Forecaster.DAYS), cautions);
+    }
+
+    /** The comb with fewest bees, without brood, food or queen, that makes room for a gift. */
+    public static Optional<FrameSeen> makesRoom(List<FrameSeen> frames) {
+        return frames.stream().filter(Booster::canMakeRoom).min(Comparator.comparingDouble(FrameSeen::covered));
+    }
+
+    private static boolean canMakeRoom(FrameSeen comb) {
+        return !comb.queen() && !comb.comb().isOfBrood() && !comb.comb().isOfFood();
     }
 
     private SplitPlan.Step step(DaySpan days, String key) {

@@ -42,8 +42,9 @@ public record UnitePlan(Optional<String> keeps, Optional<String> gives, List<Sen
      * @param mayBeDone every gate is met today
      * @param wants what is not met, with the way out
      * @param queenSafe chance that the better queen comes to no harm, 0–1
+     * @param takesPlace the hive that stays is put on the other's place
      */
     public record Way(How how, boolean mayBeDone, List<Sentence> wants, List<Sentence> steps, List<Sentence> done,
-            List<SplitPlan.Step> looks, double queenSafe) {
+            List<SplitPlan.Step> looks, double queenSafe, boolean takesPlace) {
     }
 }

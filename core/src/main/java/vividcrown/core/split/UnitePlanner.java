@@ -175,7 +175,7 @@ public final class UnitePlanner {
         double safe = isSettled(gives) ? nuc ? 0.97 : 0.96 : 0.55;
         return new Way(nuc ? How.NUC_INTO_HIVE : How.PAPER, wants.isEmpty(), wants, steps,
                 List.of(Sentence.of("unite.done.paper"), Sentence.of("unite.done.noFighting")),
-                looks("unite.look.paper"), safe);
+                looks("unite.look.paper"), safe, false);
     }
 
     private Way guarded(Unit keeps, Unit gives) {
@@ -198,7 +198,7 @@ public final class UnitePlanner {
         return new Way(How.SHAKE_OUT_GUARDED, wants.isEmpty(), wants, steps,
                 List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")),
                 looks("unite.look.guard"),
-                isSettled(gives) ? 0.95 : 0.9);
+                isSettled(gives) ? 0.95 : 0.9, false);
     }
 
     private Way shakeOutFar(Unit keeps, Unit gives) {
@@ -216,7 +216,7 @@ public final class UnitePlanner {
         return new Way(How.SHAKE_OUT_FAR, wants.isEmpty(), wants, steps,
                 List.of(Sentence.of("unite.done.inByDark"), Sentence.of("unite.done.noFighting")),
                 looks("unite.look.guard"),
-                nuc ? 0.85 : 0.93);
+                nuc ? 0.85 : 0.93, nuc);
     }
 
     private List<SplitPlan.Step> looks(String first) {

@@ -18,8 +18,12 @@ import vividcrown.core.round.Item;
 import vividcrown.core.round.Kit;
 import vividcrown.core.round.Stop;
 import vividcrown.core.split.Due;
+import vividcrown.core.split.SplitPlan.Filled;
 import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.moving.MoveSheet;
+import vividcrown.core.split.moving.MoveStep;
+import vividcrown.core.split.moving.Moving;
 import vividcrown.core.store.Thing;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.server.hive.Hive;
@@ -27,7 +31,7 @@ import vividcrown.server.hive.Hives;
 import vividcrown.server.split.Makings;
 import vividcrown.server.yard.Yard;
 
-/** Splits that are to be made, and what follows at each new unit and at the hives that gave. */
+/** Splits that are to be made, strength that is to be moved, and what follows at each new unit and at the hives that gave. */
 @Component
 class SplitStops {
 
@@ -50,9 +54,11 @@ class SplitStops {
 
     List<OfSplit> of(Map<UUID, Yard> yards, LocalDate today) {
         Map<UUID, Making> followed = makings.followed(today);
-        List<UUID> touched = followed.values().stream().map(Making::sheet)
+        Map<UUID, Moving> moved = makings.movesFollowed(today);
+        List<UUID> touched = Stream.concat(followed.values().stream().map(Making::sheet)
                 .flatMap(sheet -> Stream.concat(sheet.givers().stream().map(SplitSheet.Giver::hive),
-                        sheet.units().stream().map(SplitSheet.NewHive::hive)))
+                        sheet.units().stream().map(SplitSheet.NewHive::hive))),
+                moved.values().stream().flatMap(one -> one.sheet().hives().stream()).map(MoveSheet.Stand::hive))
                 .distinct().toList();
         Map<UUID, Hive> standing = new HashMap<>(hives.findAllById(touched).stream().filter(hive -> !hive.isEnded())
                 .collect(Collectors.toMap(Hive::id, Function.identity())));
@@ -68,7 +74,58 @@ class SplitStops {
                     .ifPresent(hive -> making.ahead(giver).flatMap(due -> later(hive, due, making, yards, today))
                             .ifPresent(stop -> all.add(new OfSplit(id, stop)))));
         });
+        moved.forEach((id, moving) -> {
+            if (!moving.isMade()) {
+                toMove(id, moving, standing, yards).ifPresent(stop -> all.add(new OfSplit(id, stop)));
+            }
+            moving.ahead().forEach(look -> Optional.ofNullable(standing.get(look.at().hive()))
+                    .flatMap(hive -> later(hive, look, moving, yards, today))
+                    .ifPresent(stop -> all.add(new OfSplit(id, stop))));
+        });
         return all;
+    }
+
+    private static Optional<Stop> toMove(UUID id, Moving moving, Map<UUID, Hive> standing, Map<UUID, Yard> yards) {
+        MoveSheet sheet = moving.sheet();
+        return sheet.hives().stream().flatMap(stand -> Optional.ofNullable(standing.get(stand.hive())).stream())
+                .findFirst().map(first -> {
+                    Stop.Box at = Jobs.box(first, yards);
+                    return new Stop(
+                            new Stop.Box(at.yard(), at.yardName(), at.yardOrder(), at.position(),
+                                    named(sheet.hives().stream().map(MoveSheet.Stand::code).toList())),
+                            MAKE_SPLIT, id, Sentence.of("work.MAKE_MOVES", sheet.act().sentence(),
+                                    MoveStep.of(sheet).size()),
+                            DatedSpan.on(sheet.day()), List.of(Reason.of(Source.COMMON_PRACTICE, "due.moves")),
+                            kit(sheet));
+                });
+    }
+
+    private static Kit kit(MoveSheet sheet) {
+        Kit kit = Kit.NOTHING;
+        for (MoveSheet.Stand giver : sheet.givers()) {
+            int gaps = (int) sheet.gifts().stream()
+                    .filter(gift -> gift.from().equals(giver.hive()) && gift.frame().isPresent()).count();
+            kit = kit.plus(
+                    Kit.of(giver.comb() == Filled.DRAWN ? Item.DRAWN_COMBS : Item.FOUNDATION_FRAMES, gaps));
+        }
+        return kit;
+    }
+
+    private static Optional<Stop> later(Hive hive, Moving.Look look, Moving moving, Map<UUID, Yard> yards,
+            LocalDate today) {
+        boolean read = hive.lastReadOn().filter(day -> !day.isBefore(look.when().earliest())).isPresent();
+        if (read || look.when().latest().plusDays(FORGOTTEN_DAYS).isBefore(today)) {
+            return Optional.empty();
+        }
+        return Optional.of(new Stop(Jobs.box(hive, yards), "SPLIT_AFTER_" + look.after().name(), hive.id(),
+                look.words(), look.when(), List.of(Reason.of(Source.COMMON_PRACTICE, "due.afterMoves",
+                        moving.sheet().act().sentence(), moving.sheet().day())),
+                Kit.NOTHING));
+    }
+
+    private static String named(List<String> codes) {
+        return String.join(", ", codes.subList(0, Math.min(MOST_NAMED, codes.size())))
+                + (codes.size() > MOST_NAMED ? " …" : "");
     }
 
     private static Optional<Stop> toMake(UUID id, Making making, Map<UUID, Hive> standing, Map<UUID, Yard> yards) {
@@ -76,10 +133,9 @@ class SplitStops {
         return sheet.givers().stream().flatMap(giver -> Optional.ofNullable(standing.get(giver.hive())).stream())
                 .findFirst().map(first -> {
                     List<String> codes = sheet.units().stream().map(SplitSheet.NewHive::code).toList();
-                    String named = String.join(", ", codes.subList(0, Math.min(MOST_NAMED, codes.size())))
-                            + (codes.size() > MOST_NAMED ? " …" : "");
                     Stop.Box at = Jobs.box(first, yards);
-                    return new Stop(new Stop.Box(at.yard(), at.yardName(), at.yardOrder(), at.position(), named),
+                    return new Stop(new Stop.Box(at.yard(), at.yardName(), at.yardOrder(), at.position(),
+                            named(codes)),
                             MAKE_SPLIT, id,
                             Sentence.of("work.MAKE_SPLIT", codes.size(), sheet.givers().size()),
                             DatedSpan.on(sheet.day()),

@@ -2,8 +2,8 @@ package vividcrown.server.split;
 
 import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,7 +16,6 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
-import tools.jackson.databind.JsonNode;
 import vividcrown.core.hive.Unit;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.reason.Sentence;
@@ -27,6 +26,8 @@ import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitDeed.How;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.moving.MoveSheet;
+import vividcrown.core.split.moving.Moving;
 import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -51,13 +52,14 @@ class MakingController {
     /**
      * A split that is followed.
      *
-     * @param units codes of its new units
+     * @param units codes of its new units, or of the hives that it names
      * @param made every step was done or left
      */
     record MakingLine(UUID id, LocalDate day, String recipeText, List<String> units, boolean made) {
     }
 
     private final Makings makings;
+    private final MovingViews movings;
     private final Hives hives;
     private final Stacks stacks;
     private final HiveUnits hiveUnits;
@@ -66,10 +68,11 @@ class MakingController {
     private final Deeds deeds;
     private final Today today;
 
-    MakingController(Makings makings, Hives hives, Stacks stacks, HiveUnits hiveUnits,
+    MakingController(Makings makings, MovingViews movings, Hives hives, Stacks stacks, HiveUnits hiveUnits,
             QueensAtHand queensAtHand, Yards yards, Deeds deeds,
             Today today) {
         this.makings = makings;
+        this.movings = movings;
         this.hives = hives;
         this.stacks = stacks;
         this.hiveUnits = hiveUnits;
@@ -82,16 +85,26 @@ class MakingController {
     @GetMapping
     @Operation(operationId = "makings", summary = "Splits that are followed, the newest first")
     List<MakingLine> all() {
-        return makings.followed(today.day()).entrySet().stream().map(one -> {
+        Stream<MakingLine> splits = makings.followed(today.day()).entrySet().stream().map(one -> {
             SplitSheet sheet = one.getValue().sheet();
             return new MakingLine(one.getKey(), sheet.day(), sheet.recipe().sentence().toString(),
                     sheet.units().stream().map(SplitSheet.NewHive::code).toList(), one.getValue().isMade());
-        }).toList();
+        });
+        Stream<MakingLine> moves = makings.movesFollowed(today.day()).entrySet().stream().map(one -> {
+            MoveSheet sheet = one.getValue().sheet();
+            return new MakingLine(one.getKey(), sheet.day(), sheet.act().sentence().toString(),
+                    sheet.hives().stream().map(MoveSheet.Stand::code).toList(), one.getValue().isMade());
+        });
+        return Stream.concat(splits, moves).sorted(Comparator.comparing(MakingLine::day).reversed()).toList();
     }
 
     @GetMapping("/{id}")
     @Operation(operationId = "making", summary = "A split step by step: what was planned, what was done, what may be done now")
     MakingView one(@PathVariable UUID id) {
+        Optional<Moving> moving = makings.movesOf(id);
+        if (moving.isPresent()) {
+            return movings.view(id, moving.get());
+        }
         Making making = makings.of(id).orElseThrow(() -> Refusal.notHere(SplitDeed.SPLIT, id));
         SplitSheet sheet = making.sheet();
         List<Hive> giving = hives.findAllById(sheet.givers().stream().map(SplitSheet.Giver::hive).toList());
@@ -102,7 +115,7 @@ class MakingController {
         Map<UUID, Queen> cells = cells(making);
         List<MakingStepView> steps = MakingStep.of(sheet).stream().map(step -> view(step, making, record)).toList();
         Map<UUID, Unit> counted = counted(sheet.units().stream().map(SplitSheet.NewHive::hive).toList());
-        return new MakingView(id, sheet.recipe(), sheet.recipe().sentence().toString(), sheet.day(),
+        return new MakingView(id, false, sheet.recipe().sentence().toString(), sheet.day(),
                 sheet.takesTheQueen(), steps,
                 sheet.units().stream().map(unit -> unit(unit, making, record, counted, cells)).toList(),
                 sheet.givers().stream().flatMap(giver -> making.ahead(giver).map(due -> later(giver.hive(),
@@ -146,26 +159,21 @@ class MakingController {
                 .map(one -> Sentence.of("making.CELL", due.words(), one.code())).orElse(due.words());
         boolean forHer = due.work() == Due.Work.MAY_HOLD_HER || due.work() == Due.Work.STILL_THERE;
         List<ChoiceView> choices = forHer
-                ? Stream.of(How.SEEN_STAYS, How.NOT_FOUND).map(how -> choice(how, MakingDeeds.ofLook(hive, how)))
+                ? Stream.of(How.SEEN_STAYS, How.NOT_FOUND)
+                        .map(how -> ChoiceView.of(how, deeds, MakingDeeds.ofLook(hive, how)))
                         .toList()
-                : List.of(choice(How.DONE, record), choice(How.LEFT, List.of()));
-        return new LaterView(hive, code, key, due.work(), SpanView.of(due.when()), text.toString(), choices);
-    }
-
-    private ChoiceView choice(How how, List<Deed> record) {
-        List<JsonNode> views = new ArrayList<>();
-        record.forEach(deed -> views.add(deeds.view(deed)));
-        return new ChoiceView(how, views);
+                : List.of(ChoiceView.of(How.DONE, deeds, record), ChoiceView.of(How.LEFT, deeds, List.of()));
+        return new LaterView(hive, code, key, SpanView.of(due.when()), text.toString(), choices);
     }
 
     private MakingStepView view(MakingStep step, Making making, MakingDeeds record) {
         Making.Gate gate = making.gate(step);
         List<ChoiceView> choices = ways(step, making.sheet().takesTheQueen())
-                .map(how -> choice(how, how == How.LEFT ? List.of() : record.of(step, how))).toList();
+                .map(how -> ChoiceView.of(how, deeds, how == How.LEFT ? List.of() : record.of(step, how))).toList();
         Optional<Making.Done> done = Optional.ofNullable(making.done().get(step.key()));
         return new MakingStepView(step.key(), kind(step), at(step), unit(step), text(step, making).toString(),
                 step instanceof MakingStep.Frame frame ? frame.comes().at() : null,
-                step instanceof MakingStep.Shaken shaken && shaken.shake().aboveExcluder(), gate,
+                step instanceof MakingStep.Shaken shaken && shaken.shake().aboveExcluder(), gate, null,
                 gate == Making.Gate.OPEN ? null : Sentence.of("split.gate." + gate.name()).toString(),
                 done.map(Making.Done::how).orElse(null), done.map(Making.Done::day).orElse(null), choices);
     }

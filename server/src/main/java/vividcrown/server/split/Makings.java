@@ -1,6 +1,7 @@
 package vividcrown.server.split;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -10,8 +11,10 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.core.annotation.Order;
 import org.springframework.stereotype.Component;
+import vividcrown.core.hive.FrameSeen.FrameAt;
 import vividcrown.core.hive.HiveEnd;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
@@ -21,6 +24,8 @@ import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.moving.MoveStep;
+import vividcrown.core.split.moving.Moving;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -28,7 +33,7 @@ import vividcrown.server.journal.Contradictions;
 import vividcrown.server.journal.Projector;
 import vividcrown.server.journal.Records;
 
-/** Splits that were taken to the yard, and their rows made from the record. */
+/** Splits, and strength that is moved, as they were taken to the yard; their rows made from the record. */
 @Component
 @Order(55)
 public class Makings implements Projector {
@@ -57,13 +62,26 @@ public class Makings implements Projector {
 
     /** Those that are followed, the newest first. */
     public Map<UUID, Making> followed(LocalDate today) {
+        Map<UUID, Making> all = new LinkedHashMap<>();
+        standing(today).forEach((id, record) -> Making.fold(record).ifPresent(one -> all.put(id, one)));
+        return all;
+    }
+
+    /** Strength that is moved, and followed, the newest first. */
+    public Map<UUID, Moving> movesFollowed(LocalDate today) {
+        Map<UUID, Moving> all = new LinkedHashMap<>();
+        standing(today).forEach((id, record) -> Moving.fold(record).ifPresent(one -> all.put(id, one)));
+        return all;
+    }
+
+    private Map<UUID, List<Entry>> standing(LocalDate today) {
         List<UUID> ids = splits
                 .findByDayGreaterThanEqualAndDroppedFalseOrderByDayDescIdDesc(today.minusDays(FOLLOWED_DAYS)).stream()
                 .map(SplitRow::id).toList();
         Map<UUID, List<Entry>> standing = records.standing(ids);
-        Map<UUID, Making> all = new LinkedHashMap<>();
-        ids.forEach(id -> Making.fold(standing.getOrDefault(id, List.of())).ifPresent(one -> all.put(id, one)));
-        return all;
+        Map<UUID, List<Entry>> inOrder = new LinkedHashMap<>();
+        ids.forEach(id -> inOrder.put(id, standing.getOrDefault(id, List.of())));
+        return inOrder;
     }
 
     /** Codes of units that are to be made and are not set up yet. */
@@ -73,13 +91,26 @@ public class Makings implements Projector {
                 .collect(Collectors.toSet());
     }
 
-    /** Frames that other splits are to take, and have not taken yet. */
-    List<MakingStep.Frame> framesMeant(LocalDate today) {
-        return followed(today).values().stream()
-                .filter(making -> !making.sheet().day().isBefore(today.minusDays(STILL_MEANT_DAYS)))
-                .flatMap(making -> MakingStep.of(making.sheet()).stream()
-                        .filter(step -> step instanceof MakingStep.Frame && making.how(step).isEmpty()))
-                .map(MakingStep.Frame.class::cast).toList();
+    /** A frame of a hive. */
+    record FrameMeant(String code, FrameAt at) {
+    }
+
+    /** Frames that other sheets are to take, and have not taken yet. */
+    List<FrameMeant> framesMeant(LocalDate today) {
+        LocalDate since = today.minusDays(STILL_MEANT_DAYS);
+        Stream<FrameMeant> splits = followed(today).values().stream()
+                .filter(making -> !making.sheet().day().isBefore(since))
+                .flatMap(making -> MakingStep.of(making.sheet()).stream().filter(step -> making.how(step).isEmpty())
+                        .flatMap(step -> step instanceof MakingStep.Frame frame
+                                ? Stream.of(new FrameMeant(frame.giver().code(), frame.comes().at()))
+                                : Stream.of()));
+        Stream<FrameMeant> moves = movesFollowed(today).values().stream()
+                .filter(moving -> !moving.sheet().day().isBefore(since))
+                .flatMap(moving -> MoveStep.of(moving.sheet()).stream().filter(step -> moving.how(step).isEmpty())
+                        .flatMap(step -> step instanceof MoveStep.Frame frame
+                                ? Stream.of(new FrameMeant(frame.at().code(), frame.goes().at()))
+                                : Stream.of()));
+        return Stream.concat(splits, moves).toList();
     }
 
     /** Of pooled autumn splits of earlier years: how many came through, how many did not. */
@@ -120,6 +151,11 @@ public class Makings implements Projector {
                 .flatMap(row -> Making.fold(records.standing(List.of(split)).getOrDefault(split, List.of())));
     }
 
+    Optional<Moving> movesOf(UUID split) {
+        return splits.findById(split)
+                .flatMap(row -> Moving.fold(records.standing(List.of(split)).getOrDefault(split, List.of())));
+    }
+
     @Override
     public SubjectKind subjectKind() {
         return SplitDeed.SPLIT;
@@ -128,10 +164,19 @@ public class Makings implements Projector {
     @Override
     public void project(Map<UUID, List<Entry>> bySubject) {
         Map<UUID, List<Contradiction>> clashes = new HashMap<>();
-        bySubject.forEach((id, record) -> Making.fold(record).ifPresentOrElse(making -> {
-            splits.save(new SplitRow(id, making));
-            clashes.put(id, making.contradictions());
-        }, () -> splits.deleteAllByIdInBatch(List.of(id))));
+        bySubject.forEach((id, record) -> {
+            Optional<Making> making = Making.fold(record);
+            Optional<Moving> moving = Moving.fold(record);
+            making.ifPresent(one -> splits.save(new SplitRow(id, one.sheet().day(), one.dropped())));
+            moving.ifPresent(one -> splits.save(new SplitRow(id, one.sheet().day(), one.dropped())));
+            if (making.isEmpty() && moving.isEmpty()) {
+                splits.deleteAllByIdInBatch(List.of(id));
+            }
+            List<Contradiction> found = new ArrayList<>();
+            making.ifPresent(one -> found.addAll(one.contradictions()));
+            moving.ifPresent(one -> found.addAll(one.contradictions()));
+            clashes.put(id, found);
+        });
         splits.flush();
         contradictions.replace(FOUND_IN, bySubject.keySet(), clashes);
     }

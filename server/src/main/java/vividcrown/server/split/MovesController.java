@@ -1,6 +1,7 @@
 package vividcrown.server.split;
 
 import io.swagger.v3.oas.annotations.Operation;
+import io.swagger.v3.oas.annotations.media.Schema;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.HashMap;
@@ -13,19 +14,25 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.Unit;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.split.BoostPlan;
 import vividcrown.core.split.Booster;
+import vividcrown.core.split.EqualisePlan;
 import vividcrown.core.split.EqualiseQuestion;
 import vividcrown.core.split.Equaliser;
 import vividcrown.core.split.LateSeason;
+import vividcrown.core.split.UnitePlan;
 import vividcrown.core.split.UnitePlanner;
 import vividcrown.core.split.UniteQuestion;
 import vividcrown.core.split.Weather;
+import vividcrown.core.split.moving.MoveSheet;
 import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.server.hive.Hive;
+import vividcrown.server.journal.DeedJson;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.split.MovesView.BoostView;
 import vividcrown.server.split.MovesView.EqualiseView;
@@ -42,8 +49,12 @@ class MovesController {
 
     private static final double SECONDS = 3;
 
-    /** @param units hives that were asked, as they were last read */
-    record EqualisePage(Asking.ReckonedWith with, List<Asking.UnitLine> units, EqualiseView plan) {
+    /**
+     * @param units hives that were asked, as they were last read
+     * @param sheet the plan as it can be taken to the yard; left out where nobody gives anything
+     */
+    record EqualisePage(Asking.ReckonedWith with, List<Asking.UnitLine> units, EqualiseView plan,
+            @Schema(ref = "#/components/schemas/MoveSheet") @Nullable JsonNode sheet) {
     }
 
     /** @param units hives that were asked, as they were last read */
@@ -54,26 +65,38 @@ class MovesController {
      * @param unit the weak one
      * @param units hives that were asked, as they were last read
      * @param celsius of the afternoon, as the station has it or as is usual
+     * @param sheets each way, in its order, as it can be taken to the yard
      */
     record BoostPage(Asking.ReckonedWith with, String unit, List<Asking.UnitLine> units, BoostView plan,
-            double celsius) {
+            double celsius, List<SheetOfWay> sheets) {
+    }
+
+    /**
+     * @param way which one, as it is called in the plan
+     * @param sheet as it can be taken to the yard
+     */
+    record SheetOfWay(String way, @Schema(ref = "#/components/schemas/MoveSheet") JsonNode sheet) {
     }
 
     /**
      * @param metres between the two; left out if they stand in one yard and nobody said
      * @param celsius of the afternoon, as the station has it or as is usual
+     * @param sheets the ways that may be begun, as they can be taken to the yard: their gates are kept there
      */
-    record UnitePage(Asking.ReckonedWith with, @Nullable Double metres, UniteView plan, double celsius) {
+    record UnitePage(Asking.ReckonedWith with, @Nullable Double metres, UniteView plan, double celsius,
+            List<SheetOfWay> sheets) {
     }
 
     private final Asking asking;
     private final Makings makings;
+    private final MoveSheets sheets;
     private final Yards yards;
     private final Weathers weathers;
 
-    MovesController(Asking asking, Makings makings, Yards yards, Weathers weathers) {
+    MovesController(Asking asking, Makings makings, MoveSheets sheets, Yards yards, Weathers weathers) {
         this.asking = asking;
         this.makings = makings;
+        this.sheets = sheets;
         this.yards = yards;
         this.weathers = weathers;
     }
@@ -90,8 +113,11 @@ class MovesController {
         Map<String, Double> roads = new HashMap<>();
         Yard here = yards.findById(weak.hive().yardId()).orElseThrow();
         yards.byId().values().forEach(yard -> roads.put(yard.name(), here.kilometresTo(yard)));
-        return new BoostPage(asked.with(), weak.hive().code(), asked.lines(), BoostView.of(weak.hive().code(),
-                Booster.plan(asked.at(), weather, weak.unit().orElseThrow(), donors, roads)), weather.celsius());
+        BoostPlan plan = Booster.plan(asked.at(), weather, weak.unit().orElseThrow(), donors, roads);
+        List<SheetOfWay> ways = plan.ways().stream().flatMap(way -> sheets.of(way, weak.hive().code(), asked)
+                .map(sheet -> new SheetOfWay(way.how().name(), json(sheet))).stream()).toList();
+        return new BoostPage(asked.with(), weak.hive().code(), asked.lines(),
+                BoostView.of(weak.hive().code(), plan), weather.celsius(), ways);
     }
 
     @GetMapping("/unite")
@@ -112,8 +138,24 @@ class MovesController {
         UniteQuestion question = new UniteQuestion(asked.at(), weather, first.unit().orElseThrow(),
                 second.unit().orElseThrow(), apart, found,
                 melt ? UniteQuestion.Combs.MELT : UniteQuestion.Combs.USE);
-        return new UnitePage(asked.with(), apart.map(Math::rint).orElse(null),
-                UniteView.of(UnitePlanner.plan(question)), weather.celsius());
+        UnitePlan plan = UnitePlanner.plan(question);
+        boolean firstStays = plan.keeps().filter(first.hive().code()::equals).isPresent();
+        HiveUnits.HiveUnit keeps = firstStays ? first : second;
+        HiveUnits.HiveUnit gives = firstStays ? second : first;
+        List<SheetOfWay> ways = plan.ways().stream().filter(MovesController::mayBegin)
+                .map(way -> new SheetOfWay(way.how().name(), json(sheets.of(way, keeps.hive(), gives.hive(), asked))))
+                .toList();
+        return new UnitePage(asked.with(), apart.map(Math::rint).orElse(null), UniteView.of(plan),
+                weather.celsius(), ways);
+    }
+
+    /** Whether her queen was found is asked at the open hive; what the weather and the place forbid is not begun. */
+    private static boolean mayBegin(UnitePlan.Way way) {
+        return way.mayBeDone() || way.wants().stream().allMatch(want -> want.key().equals("unite.wants.found"));
+    }
+
+    private static JsonNode json(MoveSheet sheet) {
+        return DeedJson.MAPPER.valueToTree(sheet);
     }
 
     private static HiveUnits.HiveUnit hive(Asking.Asked asked, UUID id, String field) {
@@ -147,7 +189,9 @@ class MovesController {
         Asking.Asked asked = asking.of(yard, null, 0, Purpose.PRODUCTION, Purpose.NUC, Purpose.MATING_NUC);
         EqualiseQuestion question = new EqualiseQuestion(asked.at(), asked.known(), new SplitRecipe.Target(brood, bees),
                 Map.of(), false, Optional.empty());
-        return new EqualisePage(asked.with(), asked.lines(), EqualiseView.of(Equaliser.plan(question, SECONDS)));
+        EqualisePlan plan = Equaliser.plan(question, SECONDS);
+        return new EqualisePage(asked.with(), asked.lines(), EqualiseView.of(plan),
+                sheets.of(plan, asked).map(MovesController::json).orElse(null));
     }
 
     @GetMapping("/late")

@@ -37,7 +37,6 @@ import vividcrown.core.split.SplitPlanner;
 import vividcrown.core.split.SplitQuestion;
 import vividcrown.core.split.SplitQuestion.Stock;
 import vividcrown.core.split.SplitQuestion.Wanted;
-import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.Recipes;
 import vividcrown.core.split.recipe.SplitRecipe;
@@ -159,11 +158,11 @@ class SplitController {
         }
         OwnDrift drift = asking.ownDrift();
         // what another split is to take is left for it
-        List<MakingStep.Frame> meant = makings.framesMeant(asked.with().day()).stream()
-                .filter(frame -> asked.known().stream().anyMatch(unit -> unit.code().equals(frame.giver().code())
-                        && unit.frames().stream().anyMatch(one -> one.at().equals(frame.comes().at()))))
+        List<Makings.FrameMeant> meant = makings.framesMeant(asked.with().day()).stream()
+                .filter(frame -> asked.known().stream().anyMatch(unit -> unit.code().equals(frame.code())
+                        && unit.frames().stream().anyMatch(one -> one.at().equals(frame.at()))))
                 .toList();
-        meant.forEach(frame -> locks.add(new SplitQuestion.Lock(frame.giver().code(), frame.comes().at(), false)));
+        meant.forEach(frame -> locks.add(new SplitQuestion.Lock(frame.code(), frame.at(), false)));
         SplitQuestion question = new SplitQuestion(asked.at(), asked.known(),
                 List.of(new Wanted(recipe, Optional.ofNullable(ask.most()))), Optional.ofNullable(ask.unitsAt()), stock,
                 Map.of(), locks, roads.kilometres(), asked.with().ownGrowth(), drift.factor());

@@ -1,13 +1,16 @@
 package vividcrown.server.split;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import vividcrown.core.reading.Suspicion;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.moving.MoveStep;
 import vividcrown.server.colony.ColonyBook;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -33,6 +36,8 @@ class SplitDeeds {
     DeedKinds splitDeedKinds() {
         return DeedKinds.of(
                 DeedKind.of("SPLIT_BEGUN", SplitDeed.Begun.class).bringing(SplitDeed.SPLIT).through(this::begun),
+                DeedKind.of("MOVES_BEGUN", SplitDeed.MovesBegun.class).bringing(SplitDeed.SPLIT)
+                        .through(this::movesBegun),
                 DeedKind.of("SPLIT_STEP_DONE", SplitDeed.StepDone.class).through(this::stepDone),
                 DeedKind.of("SPLIT_DROPPED", SplitDeed.Dropped.class));
     }
@@ -48,6 +53,12 @@ class SplitDeeds {
         return asked;
     }
 
+    private SplitDeed.MovesBegun movesBegun(SplitDeed.MovesBegun asked, Admission admission) {
+        asked.sheet().hives().forEach(stand -> hives.findById(stand.hive()).filter(Hive::isEnded)
+                .ifPresent(hive -> admission.refuse("hives", "refusal.split.ended", hive.code())));
+        return asked;
+    }
+
     private SplitDeed.StepDone stepDone(SplitDeed.StepDone asked, Admission admission) {
         makings.of(asked.split()).ifPresent(making -> {
             Optional<MakingStep> step = MakingStep.of(making.sheet()).stream()
@@ -56,11 +67,33 @@ class SplitDeeds {
                 admission.refuse("step", "refusal.split.noSuchStep", asked.step());
             }
             step.filter(_ -> asked.how() != SplitDeed.How.LEFT).flatMap(SplitDeeds::takesFrom)
-                    .flatMap(giver -> hives.findById(giver.hive()))
-                    .filter(hive -> Suspicion.of(book.facts(hive, admission.day()).readings()).stops())
-                    .ifPresent(hive -> admission.refuse("step", "refusal.split.suspect", hive.code()));
+                    .ifPresent(giver -> stopSuspect(giver.hive(), admission));
+        });
+        makings.movesOf(asked.split()).ifPresent(moving -> {
+            Optional<MoveStep> step = moving.step(asked.step());
+            if (step.isEmpty() && !moving.isALook(asked.step())) {
+                admission.refuse("step", "refusal.split.noSuchStep", asked.step());
+            }
+            step.filter(_ -> asked.how() != SplitDeed.How.LEFT)
+                    .ifPresent(one -> mixes(one).forEach(hive -> stopSuspect(hive, admission)));
         });
         return asked;
+    }
+
+    /** Nothing of a hive with a sign of disease goes anywhere, and nothing goes into it, until a named look lifts it. */
+    private void stopSuspect(UUID id, Admission admission) {
+        hives.findById(id).filter(hive -> Suspicion.of(book.facts(hive, admission.day()).readings()).stops())
+                .ifPresent(hive -> admission.refuse("step", "refusal.split.suspect", hive.code()));
+    }
+
+    /** Hives whose combs or bees come together. */
+    private static List<UUID> mixes(MoveStep step) {
+        return switch (step) {
+            case MoveStep.Frame frame -> List.of(frame.at().hive(), frame.to().hive());
+            case MoveStep.Shaken shaken -> List.of(shaken.at().hive(), shaken.to().hive());
+            case MoveStep.Join join -> List.of(join.at().hive(), join.keeps().hive());
+            default -> List.of();
+        };
     }
 
     /** The hive that bees or combs leave, if any do. */

@@ -7,7 +7,6 @@ import java.time.LocalDate;
 import java.util.UUID;
 import org.hibernate.annotations.TenantId;
 import org.jspecify.annotations.Nullable;
-import vividcrown.core.split.making.Making;
 
 /** A split that was taken to the yard. What was planned and done is in its record. */
 @Entity
@@ -24,10 +23,10 @@ class SplitRow {
     protected SplitRow() {
     }
 
-    SplitRow(UUID id, Making making) {
+    SplitRow(UUID id, LocalDate day, boolean dropped) {
         this.id = id;
-        this.day = making.sheet().day();
-        this.dropped = making.dropped();
+        this.day = day;
+        this.dropped = dropped;
     }
 
     UUID id() {

@@ -4,6 +4,7 @@ import io.swagger.v3.oas.annotations.Operation;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.http.ContentDisposition;
@@ -21,6 +22,9 @@ import vividcrown.core.split.making.Making;
 import vividcrown.core.split.making.MakingStep;
 import vividcrown.core.split.making.SplitDeed;
 import vividcrown.core.split.making.SplitSheet;
+import vividcrown.core.split.moving.MoveSheet;
+import vividcrown.core.split.moving.MoveStep;
+import vividcrown.core.split.moving.Moving;
 import vividcrown.core.yard.YardDeed;
 import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
@@ -54,6 +58,10 @@ class SplitSheetController {
     @GetMapping(path = "/api/v1/splits/making/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)
     @Operation(operationId = "splitSheet", summary = "A split on paper: kit, steps to tick, cautions, a code at each hive")
     ResponseEntity<byte[]> split(@PathVariable UUID id, @RequestParam(defaultValue = "A4") Paper paper) {
+        Optional<Moving> moving = makings.movesOf(id);
+        if (moving.isPresent()) {
+            return moves(moving.get(), paper);
+        }
         Making making = makings.of(id).orElseThrow(() -> Refusal.notHere(SplitDeed.SPLIT, id));
         SplitSheet sheet = making.sheet();
         PaperSheet page = new PaperSheet(paper,
@@ -65,9 +73,7 @@ class SplitSheetController {
                 .map(need -> Sentence.of("print.need", need.getKey().sentence(), ForecastView.tenth(need.getValue()))
                         .toString())
                 .collect(Collectors.joining(" · ")));
-        page.heading(Sentence.of("print.cautions").toString());
-        List.of(Caution.STINGS, Caution.SMOKE_AND_FIRE, Caution.DISEASE)
-                .forEach(caution -> page.text(caution.sentence().toString()));
+        cautions(page);
         page.heading(Sentence.of("print.steps").toString());
         MakingStep.of(sheet).forEach(step -> page.toTick(MakingController.text(step, making).toString()));
         page.heading(Sentence.of("print.hives").toString());
@@ -80,6 +86,24 @@ class SplitSheetController {
             page.hive(unit.code(), address(opens), dated, 1);
         }
         return pdf(page, "split-" + sheet.day() + ".pdf");
+    }
+
+    private static ResponseEntity<byte[]> moves(Moving moving, Paper paper) {
+        MoveSheet sheet = moving.sheet();
+        PaperSheet page = new PaperSheet(paper,
+                Sentence.of("print.moves", sheet.act().sentence(), sheet.day()).toString(), "Vivid Crown");
+        cautions(page);
+        page.heading(Sentence.of("print.steps").toString());
+        MoveStep.of(sheet).forEach(step -> page.toTick(MovingViews.text(step).toString()));
+        page.heading(Sentence.of("print.hives").toString());
+        sheet.hives().forEach(stand -> page.hive(stand.code(), address("/colonies/" + stand.hive()), List.of(), 1));
+        return pdf(page, "moves-" + sheet.day() + ".pdf");
+    }
+
+    private static void cautions(PaperSheet page) {
+        page.heading(Sentence.of("print.cautions").toString());
+        List.of(Caution.STINGS, Caution.SMOKE_AND_FIRE, Caution.DISEASE)
+                .forEach(caution -> page.text(caution.sentence().toString()));
     }
 
     @GetMapping(path = "/api/v1/yards/{id}/sheet.pdf", produces = MediaType.APPLICATION_PDF_VALUE)

@@ -42,6 +42,10 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
     /** Whether a step may be done now. */
     public enum Gate {
         OPEN,
+        /** The hive that is given up may hold a queen: she is found and taken out, or every frame is searched twice. */
+        NO_QUEEN_FIRST,
+        /** The entrance of the better queen is guarded first. */
+        GUARD_FIRST,
         /** Nobody has looked for the queen yet. */
         FIND_HER_FIRST,
         /** She goes along, and is not in hand. */
@@ -83,7 +87,7 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
         return MakingStep.of(sheet).stream().filter(one -> one.key().equals(step)).findFirst().flatMap(one -> {
             Gate gate = how == How.LEFT ? Gate.OPEN : gate(one);
             return switch (gate) {
-                case FIND_HER_FIRST, TAKE_HER_FIRST -> shut(gate);
+                case FIND_HER_FIRST, TAKE_HER_FIRST, NO_QUEEN_FIRST, GUARD_FIRST -> shut(gate);
                 case NOT_FROM_THESE -> how == How.SEARCHED ? Optional.empty() : shut(gate);
                 case SEARCH_BOTH_SIDES -> how == How.SEARCHED || how == How.UNSEARCHED
                         ? Optional.empty()

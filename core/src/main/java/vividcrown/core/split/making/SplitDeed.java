@@ -9,8 +9,9 @@ import vividcrown.core.journal.Faults;
 import vividcrown.core.journal.Role;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.split.moving.MoveSheet;
 
-/** What people do with a split from the yard's gate to the last look. */
+/** What people do with a split, or with strength that is moved, from the yard's gate to the last look. */
 public sealed interface SplitDeed extends Deed {
 
     SubjectKind SPLIT = new SubjectKind("SPLIT");
@@ -43,6 +44,16 @@ public sealed interface SplitDeed extends Deed {
         }
     }
 
+    /** A plan of frames, bees or whole hives that go from one to another was taken to the yard. */
+    record MovesBegun(UUID split, MoveSheet sheet) implements SplitDeed {
+        @Override
+        public List<Touch> touches() {
+            List<Touch> touches = new ArrayList<>(SplitDeed.super.touches());
+            sheet.hives().forEach(stand -> touches.add(new Touch(HiveDeed.HIVE, stand.hive(), Role.CONTEXT)));
+            return touches;
+        }
+    }
+
     /** Nobody follows it any longer: all that is left of it is off the round. */
     record Dropped(UUID split) implements SplitDeed {
     }
@@ -58,9 +69,11 @@ public sealed interface SplitDeed extends Deed {
         SEEN_STAYS,
         /** The queen is caged, or on a frame set aside. */
         IN_HAND,
+        /** She was the poorer one, and was put an end to. */
+        KILLED,
         /** She was looked for and not found. */
         NOT_FOUND,
-        /** Both sides of the frame were searched: she is not on it. */
+        /** Both sides of the frame, or every frame twice, were searched: she is not there. */
         SEARCHED,
         /** It went without a look at both sides: she may be on it. */
         UNSEARCHED
