@@ -55,6 +55,8 @@ function about(deed: Deed, subject: string, names: Names, t: Say): string {
       return t('deed.days', { count: deed.days.length })
     case 'FRAMES_MOVED':
       return t('deed.frames', { count: deed.moves.length })
+    case 'BEES_SHAKEN':
+      return t('deed.beesOf', { count: deed.framesOfBees })
     case 'FRAMES_ADDED':
       return t('deed.frames', { count: deed.frames.length })
     case 'TAKE_COUNTED':

@@ -12,9 +12,9 @@ import { deedsOf, doneSoFar, foundOn, gateOf, otherwise, waysOpen, type How } fr
 import { makingQuery } from './queries'
 
 /** Where what was done is an answer to a question. */
-const ASKS: Partial<Record<MakingStep['kind'], 'find' | 'takeOut'>> = {
+const ASKS: Partial<Record<MakingStep['kind'], 'find' | 'ownQueen' | 'takeOut'>> = {
   FIND: 'find',
-  OWN_QUEEN: 'find',
+  OWN_QUEEN: 'ownQueen',
   TAKE_OUT: 'takeOut',
 }
 
@@ -69,6 +69,7 @@ function Steps({ making }: { making: Making }) {
               making={making}
               step={now}
               done={done}
+              onChoose={setChosen}
               onDone={(deeds) => put(`${now.at}: ${now.text}`, deeds)}
             />
           )}
@@ -144,15 +145,18 @@ function Now({
   making,
   step,
   done,
+  onChoose,
   onDone,
 }: {
   making: Making
   step: MakingStep
   done: ReadonlyMap<string, How>
+  onChoose: (key: string) => void
   onDone: (deeds: Deed[]) => void
 }) {
   const { t } = useTranslation()
   const gate = gateOf(step, making, done)
+  const opens = making.steps.find((one) => gate !== 'OPEN' && one.key === step.needs?.key)
   const ways = waysOpen(step, gate)
   const canBeHers = step.kind === 'FRAME' && gate === 'SEARCH_BOTH_SIDES'
   return (
@@ -170,6 +174,11 @@ function Now({
       )}
       {step.on && <p className="text-ink-2">{t('making.doneOn', { day: sayDay(step.on) })}</p>}
       <div className="mt-3 grid grid-cols-1 gap-2 sm:grid-cols-2">
+        {opens && (
+          <button className={`${BIG} act-main`} onClick={() => onChoose(opens.key)}>
+            {t('making.againFirst')}
+          </button>
+        )}
         {ways.map((how, index) => (
           <button
             key={how}

@@ -153,6 +153,40 @@ class SplitJourney {
         assertThat(page.getByText("find her and keep her first").first()).isVisible();
     }
 
+    /** Two become one on the phone: the gate stands without a signal, and the record has one hive less afterwards. */
+    @Test
+    void two_hives_are_united_step_by_step() {
+        owner.opens("/splits?view=unite");
+        page.getByLabel("One hive").selectOption("K 1");
+        page.getByLabel("The other").selectOption("K 2");
+        page.getByRole(AriaRole.BUTTON,
+                new Page.GetByRoleOptions().setName(Pattern.compile("Take this to the yard: Over paper"))).click();
+        owner.heading("Unite");
+        String sheet = page.url().substring(page.url().indexOf("/splits"));
+
+        Notebook phone = new Notebook(browser.phone(), application.address());
+        BrowserContext device = phone.page.context();
+        phone.opensAndSignsIn(demo.crewEmail());
+        phone.opens(sheet);
+        assertThat(now(phone.page)).containsText("find its queen and take her out");
+        device.setOffline(true);
+        phone.button("Looked for, not found").click();
+        assertThat(now(phone.page)).containsText("Its queen is not accounted for");
+        assertThat(phone.button("Done")).hasCount(0);
+        phone.button("Do that first").click();
+        phone.button("Every frame twice: none").click();
+        assertThat(now(phone.page)).containsText("the brood box of K 2 on top");
+        phone.button("Done").click();
+        assertThat(now(phone.page)).containsText("old spot");
+        device.setOffline(false);
+        phone.sent();
+
+        page.reload();
+        assertThat(page.getByText("Chewed paper, no fighting?")).isVisible();
+        Assertions.assertThat(application.signedIn(demo.ownerEmail()).get("/api/v1/hives").text())
+                .doesNotContain("\"K 2\"");
+    }
+
     @Test
     void a_way_of_ones_own_is_copied_changed_and_planned_with() {
         owner.opens("/splits?recipe=CELL_NUC");

@@ -84,7 +84,7 @@ public final class FrameFold {
                         .map(added -> new Arrival(Optional.empty(), added.to().place()));
             case HiveDeed.FramesMoved one -> one.moves().stream().filter(move -> move.frame().equals(frame)).findFirst()
                     .map(move -> new Arrival(Optional.of(move.from().place()), move.to().place()));
-            case HiveDeed.Moved _,HiveDeed.Renamed _,HiveDeed.Repurposed _,HiveDeed.Ended _,HiveDeed.BoxTakenOff _,HiveDeed.Read _,HiveDeed.Happened _,HiveDeed.DroneCombIn _,HiveDeed.DroneCombOut _,HiveDeed.DroneCombMeant _,HiveDeed.DroneCombNotMeant _,HiveDeed.Reserved _,HiveDeed.Noted _ ->
+            case HiveDeed.Moved _,HiveDeed.Renamed _,HiveDeed.Repurposed _,HiveDeed.Ended _,HiveDeed.BoxTakenOff _,HiveDeed.Read _,HiveDeed.Happened _,HiveDeed.DroneCombIn _,HiveDeed.DroneCombOut _,HiveDeed.DroneCombMeant _,HiveDeed.DroneCombNotMeant _,HiveDeed.Reserved _,HiveDeed.BeesShaken _,HiveDeed.Noted _ ->
                 Optional.empty();
         };
     }

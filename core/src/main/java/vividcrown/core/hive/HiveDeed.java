@@ -198,6 +198,23 @@ public sealed interface HiveDeed extends Deed {
         }
     }
 
+    /**
+     * Bees without combs were shaken from one hive into another.
+     *
+     * @param framesOfBees of so many frames, above 0, at most 20
+     */
+    record BeesShaken(UUID from, UUID to, double framesOfBees) implements HiveDeed {
+        public BeesShaken {
+            new Faults().within("framesOfBees", framesOfBees, 0.01, 20)
+                    .unless(!from.equals(to), "fault.bees.toItself").refuse();
+        }
+
+        @Override
+        public List<Touch> touches() {
+            return List.of(new Touch(HIVE, from, Role.FROM), new Touch(HIVE, to, Role.TO));
+        }
+    }
+
     /** The hive was read. */
     record Read(UUID hive, ReadingNotes notes) implements HiveDeed {
         public Read {

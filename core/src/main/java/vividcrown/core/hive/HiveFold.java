@@ -112,7 +112,7 @@ public final class HiveFold {
             case HiveDeed.DroneCombNotMeant _ -> droneCombMeant = Optional.empty();
             case HiveDeed.Reserved one -> reservedFor = one.forWhat().strip();
             case HiveDeed.FramesMoved one -> moved(entry, one);
-            case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.Noted _ -> {
+            case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.BeesShaken _,HiveDeed.Noted _ -> {
                 // bears on its bees and frames, not on what and where it is
             }
         }

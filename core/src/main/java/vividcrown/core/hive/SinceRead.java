@@ -37,7 +37,7 @@ public record SinceRead(List<Side> sides, Optional<Double> covered) {
     /**
      * @param read what was noted on each side; nothing if nobody read it
      * @param counted frames of bees at that reading
-     * @param since frames moved and added since, in any order
+     * @param since frames moved and added, and bees shaken, since, in any order
      * @param levels of its boxes, from 1 at the bottom
      */
     public static SinceRead of(List<Side> read, Optional<Double> counted, List<Entry> since, UUID hive,
@@ -53,6 +53,7 @@ public record SinceRead(List<Side> sides, Optional<Double> covered) {
         double before = bees(frames);
         double came = 0;
         double went = 0;
+        double shakenOut = 0;
         for (Entry entry : since.stream().sorted(Entry.AS_IT_HAPPENED).toList()) {
             if (entry.deed() instanceof HiveDeed.FramesMoved moved) {
                 Map<FrameAt, Both> arrive = new HashMap<>();
@@ -70,6 +71,9 @@ public record SinceRead(List<Side> sides, Optional<Double> covered) {
             } else if (entry.deed() instanceof HiveDeed.FramesAdded added) {
                 added.frames().forEach(one -> at(one.to(), hive, levels)
                         .ifPresent(place -> frames.put(place, ofSigns(one.signs()))));
+            } else if (entry.deed() instanceof HiveDeed.BeesShaken(UUID from, UUID to, double bees)) {
+                shakenOut += from.equals(hive) ? bees : 0;
+                came += to.equals(hive) ? bees : 0;
             }
         }
         List<Side> sides = new ArrayList<>();
@@ -83,9 +87,9 @@ public record SinceRead(List<Side> sides, Optional<Double> covered) {
         });
         double gone = went;
         double more = came;
-        Optional<Double> covered = counted.map(bees -> before > 0
-                ? Math.max(0, bees * (1 - gone / before)) + more
-                : bees + more);
+        double less = shakenOut;
+        Optional<Double> covered = counted.map(bees -> Math.max(0,
+                (before > 0 ? Math.max(0, bees * (1 - gone / before)) : bees) + more - less));
         return new SinceRead(sides, read.isEmpty() && more > 0 ? Optional.of(more) : covered);
     }
 

@@ -73,6 +73,17 @@ class SinceReadTest {
     }
 
     @Test
+    void bees_shaken_out_are_missing_here_and_count_where_they_came() {
+        HiveDeed.BeesShaken away = new HiveDeed.BeesShaken(HIVE, OTHER, 1.5);
+        assertThat(after(away).covered().orElseThrow()).isCloseTo(4.5, within(1e-9));
+        assertThat(at(after(away), 3)).containsExactly(Sign.EGGS_SINGLE);
+        assertThat(after(new HiveDeed.BeesShaken(OTHER, HIVE, 1.5)).covered().orElseThrow()).isCloseTo(7.5,
+                within(1e-9));
+        // nobody can shake out more than there are
+        assertThat(after(away, away, away, away, away).covered()).contains(0.0);
+    }
+
+    @Test
     void what_comes_in_is_what_was_seen_on_it() {
         SinceRead now = after(new HiveDeed.FramesMoved(List.of(move(3, here(3), there(1)))),
                 new HiveDeed.FramesAdded(List.of(new HiveDeed.FramesAdded.Added(new UUID(7, 9), here(3),

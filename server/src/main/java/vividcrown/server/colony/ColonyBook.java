@@ -58,7 +58,7 @@ public class ColonyBook {
      * @param chosen the action that was chosen last
      * @param steps steps of swarm plans that were done
      * @param moves frames that were moved, in the hive or out of it or into it
-     * @param added frames that came from the store
+     * @param added frames that came from the store, and bees that were shaken in or out
      */
     public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
             List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added) {
@@ -153,7 +153,8 @@ public class ColonyBook {
         events.sort(Comparator.comparing(ColonyEvent::day));
         return new Facts(reads, readings, events,
                 ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves,
-                ofKind(ordered, HiveDeed.FramesAdded.class).toList());
+                ordered.stream().filter(entry -> entry.deed() instanceof HiveDeed.FramesAdded
+                        || entry.deed() instanceof HiveDeed.BeesShaken).toList());
     }
 
     private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {

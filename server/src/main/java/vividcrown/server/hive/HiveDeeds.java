@@ -44,6 +44,7 @@ class HiveDeeds {
                 DeedKind.of("FRAMES_ADDED", HiveDeed.FramesAdded.class).bringing(HiveDeed.FRAME),
                 DeedKind.of("FRAMES_MOVED", HiveDeed.FramesMoved.class), DeedKind.of("HIVE_READ", HiveDeed.Read.class),
                 DeedKind.of("HAPPENED", HiveDeed.Happened.class),
+                DeedKind.of("BEES_SHAKEN", HiveDeed.BeesShaken.class),
                 DeedKind.of("HIVE_NOTED", HiveDeed.Noted.class),
                 DeedKind.of("HIVE_RESERVED", HiveDeed.Reserved.class),
                 DeedKind.of("DRONE_COMB_IN", HiveDeed.DroneCombIn.class),

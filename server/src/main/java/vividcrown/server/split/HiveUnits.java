@@ -155,7 +155,7 @@ class HiveUnits {
             LocalDate from = facts.reads().get(at).day();
             LocalDate to = facts.reads().get(at + 1).day();
             Optional<Double> counted = facts.notes().get(at + 1).covered();
-            boolean moved = facts.moves().stream()
+            boolean moved = Stream.concat(facts.moves().stream(), facts.added().stream())
                     .anyMatch(move -> !move.day().isBefore(from) && !move.day().isAfter(to));
             boolean whole = !facts.notes().get(at).sides().isEmpty() && facts.notes().get(at).covered().isPresent();
             if (whole && counted.isPresent() && !moved && to.isAfter(from)

@@ -54,7 +54,9 @@ record MakingDeeds(UUID operation, Making making, Map<UUID, List<StackBox>> stac
                 List.of(new HiveDeed.FramesMoved(List.of(new FrameMove(comes.frame(),
                         new Spot.InHive(comes.from(), comes.box(), comes.at().slot()),
                         new Spot.InHive(unit.hive(), unit.box(), slot), comes.signs()))));
-            case MakingStep.Shaken _,MakingStep.Load _ -> List.of();
+            case MakingStep.Shaken shaken -> List.of(new HiveDeed.BeesShaken(shaken.giver().hive(),
+                    shaken.unit().hive(), shaken.shake().frames()));
+            case MakingStep.Load _ -> List.of();
             case MakingStep.Comb(SplitSheet.NewHive unit, List<SplitSheet.Hangs> hangs) -> comb(unit, hangs);
             case MakingStep.Close(SplitSheet.Giver giver) -> closed(giver);
             case MakingStep.AtOnce(SplitSheet.NewHive unit, Due due) -> atOnce(unit, due);

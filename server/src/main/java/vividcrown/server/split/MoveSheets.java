@@ -98,7 +98,7 @@ class MoveSheets {
             if (wish.frame().isEmpty() || goes.isPresent()) {
                 gifts.add(new Gift(from.hive().id(), to.hive().id(), goes,
                         ForecastView.hundredth(wish.framesOfBees()), goes.isEmpty() && from
-                        .unit().filter(unit -> unit.is(UnitTrait.HAS_SUPERS)).isPresent()));
+                                .unit().filter(unit -> unit.is(UnitTrait.HAS_SUPERS)).isPresent()));
             }
         }
         return gifts.isEmpty()

@@ -52,7 +52,9 @@ record MovingDeeds(UUID operation, Moving moving, Map<UUID, List<StackBox>> stac
             case MoveStep.Close(MoveSheet.Stand giver) -> closed(giver);
             case MoveStep.TakeOut(MoveSheet.Stand gives) -> takenOut(gives, how);
             case MoveStep.Join join -> joined(join);
-            case MoveStep.Find _,MoveStep.OwnQueen _,MoveStep.Shaken _,MoveStep.OverPaper _,MoveStep.Guard _ ->
+            case MoveStep.Shaken shaken -> List.of(new HiveDeed.BeesShaken(shaken.at().hive(), shaken.to().hive(),
+                    shaken.gift().framesOfBees()));
+            case MoveStep.Find _,MoveStep.OwnQueen _,MoveStep.OverPaper _,MoveStep.Guard _ ->
                 List.of();
             case MoveStep.OldSpot(MoveSheet.Stand gives, MoveSheet.Stand keeps, boolean takesPlace) -> takesPlace
                     ? Optional.ofNullable(hives.get(gives.hive()))

@@ -119,7 +119,8 @@ class MoveSheetTest {
 
     @Test
     void frames_that_a_sheet_is_to_take_are_taken_by_no_split() {
-        JsonNode sheet = owner.get("/api/v1/splits/boost?unit=" + hive("K 3")).json().path("sheets").get(0).path("sheet");
+        JsonNode sheet = owner.get("/api/v1/splits/boost?unit=" + hive("K 3")).json().path("sheets").get(0)
+                .path("sheet");
         begun(sheet);
         JsonNode goes = sheet.path("gifts").get(0).path("frame");
         JsonNode split = owner.post("/api/v1/splits/plan", Map.of("recipe", "WALK_AWAY")).json();
