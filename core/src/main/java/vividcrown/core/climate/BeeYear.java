@@ -3,6 +3,8 @@ package vividcrown.core.climate;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.time.Monthly;
 
@@ -12,8 +14,18 @@ import vividcrown.core.time.Monthly;
  * and stops on no date.
  *
  * @param southern the place lies south of the equator
+ * @param measured highest temperature, °C, of days on which somebody or a station measured it
  */
-public record BeeYear(boolean southern, MatingClimate climate) {
+public record BeeYear(boolean southern, MatingClimate climate, Map<LocalDate, Double> measured) {
+
+    public BeeYear {
+        measured = Map.copyOf(measured);
+    }
+
+    /** As it usually is, every day. */
+    public BeeYear(boolean southern, MatingClimate climate) {
+        this(southern, climate, Map.of());
+    }
 
     /** Of a queen's full laying, in an upland valley of the northern half. */
     private static final Monthly UPLAND_LAYING = new Monthly(
@@ -59,9 +71,10 @@ public record BeeYear(boolean southern, MatingClimate climate) {
         return odds / (1 + odds);
     }
 
-    /** How much of a summer day's flying there is, 0–1. */
+    /** How much of a summer day's flying there is, 0–1: as the day was where it was measured, as is usual otherwise. */
     public double flying(LocalDate day) {
-        return Math.clamp((usualHigh(day) - HARDLY_FLY_CELSIUS) / (FLY_FULLY_CELSIUS - HARDLY_FLY_CELSIUS), 0, 1);
+        double high = Optional.ofNullable(measured.get(day)).orElseGet(() -> usualHigh(day));
+        return Math.clamp((high - HARDLY_FLY_CELSIUS) / (FLY_FULLY_CELSIUS - HARDLY_FLY_CELSIUS), 0, 1);
     }
 
     /** Laying falls towards a rest: what is begun now goes into the cold or the dearth with what it has. */

@@ -2,6 +2,7 @@ package vividcrown.server.split;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -30,6 +31,7 @@ import vividcrown.server.hive.Hives;
 import vividcrown.server.mating.YardFlow;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.settings.SettingsInForce;
+import vividcrown.server.weather.Weathers;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -38,6 +40,8 @@ import vividcrown.server.yard.Yards;
 class Asking {
 
     private static final int LONGEST_AHEAD_DAYS = 14;
+    /** Nothing that was read earlier says what a hive is today. */
+    private static final int MEASURED_DAYS = 60;
 
     /**
      * A hive as its boxes from above show it.
@@ -81,16 +85,19 @@ class Asking {
     private final HiveUnits units;
     private final YardFlow flows;
     private final Makings makings;
+    private final Weathers weathers;
     private final SettingsInForce settings;
     private final Today today;
 
-    Asking(Hives hives, Yards yards, HiveUnits units, YardFlow flows, Makings makings, SettingsInForce settings,
+    Asking(Hives hives, Yards yards, HiveUnits units, YardFlow flows, Makings makings, Weathers weathers,
+            SettingsInForce settings,
             Today today) {
         this.hives = hives;
         this.yards = yards;
         this.units = units;
         this.flows = flows;
         this.makings = makings;
+        this.weathers = weathers;
         this.settings = settings;
         this.today = today;
     }
@@ -139,12 +146,24 @@ class Asking {
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
         Optional<YardFlow.FlowView> flow = flows.at(place, now);
         boolean beetles = place.conditions().contains(SiteCondition.BEETLES);
-        Conditions at = new Conditions(day, new BeeYear(place.isSouthern(), place.climateOfPlace()),
+        Conditions at = new Conditions(day,
+                new BeeYear(place.isSouthern(), place.climateOfPlace(), measured(place, now)),
                 flow.map(YardFlow.FlowView::flow).orElse(Flow.LITTLE), beetles, kilometres, settings.assumptions());
         List<HiveUnits.HiveUnit> known = units.of(rows, places, now);
         OwnGrowth own = own(known, at);
         return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles,
                 Math.round(100 * own.factor()) / 100.0, own.pairs()), known, places);
+    }
+
+    /** What the days since the hives were read were really like. What is to come nobody measured. */
+    private Map<LocalDate, Double> measured(Yard place, LocalDate now) {
+        Weathers.AtYard weather = weathers.at(place, now.minusDays(MEASURED_DAYS));
+        Map<LocalDate, Double> highs = new HashMap<>();
+        for (LocalDate day = now.minusDays(MEASURED_DAYS); !day.isAfter(now); day = day.plusDays(1)) {
+            LocalDate on = day;
+            weather.on(on).flatMap(Weathers.Known::celsius).ifPresent(high -> highs.put(on, high));
+        }
+        return highs;
     }
 
     /** What was foreseen at each count held against the next. What came in then is not known: a little is taken. */
