@@ -75,6 +75,9 @@ public final class HiveFold {
         switch (deed) {
             case HiveDeed.SetUp one -> setUp(entry, one);
             case HiveDeed.Moved one -> {
+                if (!one.yard().equals(yard)) {
+                    suspicion.lastSeen().ifPresent(day -> clash(entry, "clash.diseaseHere", code, day));
+                }
                 yard = one.yard();
                 position = one.position();
             }
@@ -112,7 +115,12 @@ public final class HiveFold {
             case HiveDeed.DroneCombNotMeant _ -> droneCombMeant = Optional.empty();
             case HiveDeed.Reserved one -> reservedFor = one.forWhat().strip();
             case HiveDeed.FramesMoved one -> moved(entry, one);
-            case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.BeesShaken _,HiveDeed.Noted _ -> {
+            case HiveDeed.BeesShaken one -> {
+                if (one.from().equals(hive)) {
+                    suspicion.lastSeen().ifPresent(day -> clash(entry, "clash.diseaseSeen", code, day));
+                }
+            }
+            case HiveDeed.Happened _,HiveDeed.FramesAdded _,HiveDeed.Noted _ -> {
                 // bears on its bees and frames, not on what and where it is
             }
         }

@@ -82,7 +82,7 @@ public record Acceptance(Amount chance, double empty, Amount ifEmpty, List<Reaso
     }
 
     private static double empty(Receiver receiver, Handling handling, LocalDate day, List<Reason> reasons) {
-        double passes = switch (receiver.search()) {
+        double passes = receiver.judgedSince() ? 0 : switch (receiver.search()) {
             case NOT -> 0;
             case IN_PART -> 0.5;
             case EVERY_FRAME -> 1;
@@ -90,7 +90,7 @@ public record Acceptance(Amount chance, double empty, Amount ifEmpty, List<Reaso
         };
         double queen = left(receiver.queen(), Math.pow(QUEEN_MISSED, passes));
         double virgin = left(receiver.virgin(), Math.pow(VIRGIN_MISSED, passes));
-        double cells = receiver.cellsCutOn().isPresent()
+        double cells = receiver.cellsCutOn().isPresent() && !receiver.judgedSince()
                 ? left(receiver.cells(), CELLS_MISSED)
                 : left(receiver.cells(), Math.pow(CELLS_MISSED_UNSHAKEN, passes));
         Optional<LocalDate> noNewCells = receiver.noNewCellsFrom().filter(day::isBefore);

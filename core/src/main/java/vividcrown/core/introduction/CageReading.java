@@ -64,7 +64,9 @@ public record CageReading(LocalDate day, Set<Behaviour> seen, double minutes) {
      * What the second look found.
      *
      * @param day on which every frame was looked at
-     * @param eggs of another queen; @param virgin seen; @param cells found and destroyed
+     * @param eggs of another queen
+     * @param virgin seen
+     * @param cells found and destroyed
      */
     public record SecondLook(LocalDate day, boolean eggs, boolean virgin, boolean cells) {
     }

@@ -240,7 +240,9 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     }
 
     private static Receiver searched(Receiver one) {
-        return new Receiver(one.code(), one.queen(), one.virgin(), one.cells(), one.workersLay(), Search.TWICE,
+        // once more, where the chances know of the last search
+        Search more = one.judgedSince() ? Search.EVERY_FRAME : Search.TWICE;
+        return new Receiver(one.code(), one.queen(), one.virgin(), one.cells(), one.workersLay(), more,
                 one.cellsCutOn(), one.lastEgg(), one.nurses(), one.flow(), one.temper(), one.robbing(), one.suspect(),
                 one.worth(), one.wishes());
     }
@@ -249,6 +251,6 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     private static Receiver nursed(Receiver one) {
         return new Receiver(one.code(), one.queen(), one.virgin(), one.cells(), one.workersLay(), one.search(),
                 one.cellsCutOn(), Optional.empty(), Receiver.Nurses.MANY, one.flow(), one.temper(), one.robbing(),
-                one.suspect(), one.worth(), one.wishes());
+                one.suspect(), one.worth(), one.wishes(), one.judgedSince());
     }
 }

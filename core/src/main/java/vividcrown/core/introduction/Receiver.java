@@ -23,10 +23,11 @@ import vividcrown.core.yard.Flow;
  * @param suspect signs of disease stand
  * @param worth of a queen that is kept there, in whatever money, 0–10,000
  * @param wishes the line that is wished there; blank if any
+ * @param judgedSince the chances are those after the search: it is not counted once more
  */
 public record Receiver(String code, double queen, double virgin, double cells, double workersLay, Search search,
         Optional<LocalDate> cellsCutOn, Optional<DatedSpan> lastEgg, Nurses nurses, Flow flow, int temper,
-        boolean robbing, boolean suspect, double worth, String wishes) {
+        boolean robbing, boolean suspect, double worth, String wishes, boolean judgedSince) {
 
     /** How every frame was looked at. */
     public enum Search {
@@ -51,6 +52,14 @@ public record Receiver(String code, double queen, double virgin, double cells, d
         new Faults().text("code", code, 1, 20).within("queen", queen, 0, 1).within("virgin", virgin, 0, 1)
                 .within("cells", cells, 0, 1).within("workersLay", workersLay, 0, 1).within("temper", temper, 1, 5)
                 .within("worth", worth, 0, 10_000).text("wishes", wishes, 0, 60).refuse();
+    }
+
+    /** As it is judged before it is searched for this. */
+    public Receiver(String code, double queen, double virgin, double cells, double workersLay, Search search,
+            Optional<LocalDate> cellsCutOn, Optional<DatedSpan> lastEgg, Nurses nurses, Flow flow, int temper,
+            boolean robbing, boolean suspect, double worth, String wishes) {
+        this(code, queen, virgin, cells, workersLay, search, cellsCutOn, lastEgg, nurses, flow, temper, robbing,
+                suspect, worth, wishes, false);
     }
 
     boolean hasFewNurses(LocalDate day) {

@@ -76,6 +76,33 @@ public record Infestation(Optional<Amount> percent, Optional<Amount> inAll, List
                         Reason.of(Source.COMMON_PRACTICE, "mites.because.sugar")));
     }
 
+    /**
+     * Of all samples of bees together, mites for a hundred bees: what a yard or a line has on the whole. Hives differ more than
+     * samples of one hive, so the interval is the least there can be.
+     *
+     * @return empty if no bees were sampled
+     */
+    public static Optional<Amount> pooled(List<MiteCount> counts) {
+        int mites = 0;
+        int bees = 0;
+        for (MiteCount count : counts) {
+            switch (count) {
+                case MiteCount.Wash wash -> {
+                    mites += wash.mites();
+                    bees += wash.bees();
+                }
+                case MiteCount.Sugar sugar -> {
+                    mites += (int) Math.rint(sugar.mites() / SUGAR_FINDS.likely());
+                    bees += sugar.bees();
+                }
+                case MiteCount.NaturalFall _ -> {
+                    // a board tells of the colony, not of its bees
+                }
+            }
+        }
+        return bees == 0 ? Optional.empty() : Optional.of(percent(mites, bees, SURE));
+    }
+
     private static List<Sentence> cautions(int bees, boolean estimated) {
         List<Sentence> cautions = new ArrayList<>();
         if (bees < USUAL_BEES / 2) {

@@ -137,10 +137,30 @@ public sealed interface QueenDeed extends AffectsQueens {
         }
     }
 
-    /** @param cage number of the cage in the incubator, from 1 */
-    record Caged(UUID queen, int cage) implements OfOne {
+    /**
+     * She is in a cage.
+     *
+     * @param cage its number, from 1
+     * @param bank the hive in which the cage hangs; empty if it lies in the incubator, or nobody said
+     * @param attendants workers in it, 0–20; none hang with her in a bank
+     */
+    record Caged(UUID queen, int cage, Optional<UUID> bank, Optional<Integer> attendants) implements OfOne {
         public Caged {
-            new Faults().within("cage", cage, 1, 100_000).refuse();
+            Faults faults = new Faults().within("cage", cage, 1, 100_000);
+            attendants.ifPresent(bees -> faults.within("attendants", bees, 0, 20));
+            faults.refuse();
+        }
+
+        /** In the incubator. */
+        public Caged(UUID queen, int cage) {
+            this(queen, cage, Optional.empty(), Optional.empty());
+        }
+
+        @Override
+        public List<Touch> touches() {
+            List<Touch> touches = new ArrayList<>(OfOne.super.touches());
+            bank.ifPresent(hive -> touches.add(new Touch(HiveDeed.HIVE, hive, Role.CONTEXT)));
+            return touches;
         }
 
         @Override

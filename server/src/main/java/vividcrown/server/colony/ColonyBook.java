@@ -21,6 +21,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.SeenOfHer;
+import vividcrown.core.mite.MiteRecord;
 import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
@@ -59,19 +60,21 @@ public class ColonyBook {
      * @param steps steps of swarm plans that were done
      * @param moves frames that were moved, in the hive or out of it or into it
      * @param added frames that came from the store, and bees that were shaken in or out
+     * @param mites what is known of its mites, and what was put in against them
      */
     public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
-            List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added) {
+            List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added,
+            MiteRecord mites) {
 
         static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(),
-                List.of());
+                List.of(), MiteRecord.NOTHING);
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
             all.sort(Comparator.comparing(Reading::day));
-            return new Facts(reads, all, events, chosen, steps, moves, added);
+            return new Facts(reads, all, events, chosen, steps, moves, added, mites);
         }
 
         Optional<LocalDate> lastRead() {
@@ -91,7 +94,7 @@ public class ColonyBook {
         }
     }
 
-    static ReadingNotes notes(Entry read) {
+    public static ReadingNotes notes(Entry read) {
         return ((HiveDeed.Read) read.deed()).notes();
     }
 
@@ -154,7 +157,8 @@ public class ColonyBook {
         return new Facts(reads, readings, events,
                 ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves,
                 ordered.stream().filter(entry -> entry.deed() instanceof HiveDeed.FramesAdded
-                        || entry.deed() instanceof HiveDeed.BeesShaken).toList());
+                        || entry.deed() instanceof HiveDeed.BeesShaken).toList(),
+                MiteRecord.fold(ordered));
     }
 
     private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {

@@ -39,6 +39,9 @@ import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.yard.Flow;
+import vividcrown.server.introduction.IntroductionPlanView.GainView;
+import vividcrown.server.introduction.IntroductionPlanView.IntroductionWayView;
+import vividcrown.server.introduction.IntroductionPlanView.TurnoverView;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
@@ -186,52 +189,8 @@ class IntroductionReckonController {
             @Nullable @Valid CageInput cage) {
     }
 
-    /** @param when the days on which to do it */
-    record IntroductionStepView(SpanView when, String text) {
-    }
-
-    /**
-     * One way of giving her.
-     *
-     * @param chance that she is laying and kept
-     * @param empty chance that nothing royal is in there after the search
-     * @param opens the days on which she is free among the bees
-     * @param planBOn the day on which to do something else
-     * @param expected worth times chance, less her cost times the risk
-     */
-    record IntroductionWayView(Method method, String text, Amount chance, double empty,
-            List<IntroductionStepView> steps, SpanView opens, LocalDate planBOn, String planB, double expected,
-            List<ReasonView> reasons) {
-        static IntroductionWayView of(IntroductionPlan.Planned way) {
-            return new IntroductionWayView(way.method(), way.method().sentence().toString(),
-                    way.acceptance().chance().map(IntroductionReckonController::hundredth),
-                    hundredth(way.acceptance().empty()),
-                    way.steps().stream()
-                            .map(step -> new IntroductionStepView(SpanView.of(step.when()), step.what().toString()))
-                            .toList(),
-                    SpanView.of(way.opens()), way.planBOn(), way.planB().toString(), Math.round(way.expected()),
-                    ReasonView.of(way.acceptance().reasons()));
-        }
-    }
-
-    /** @param more so much higher is the chance, 0–1 */
-    record GainView(String text, double more) {
-    }
-
     /** @param act what to do at the cage today */
     record CageAnswer(CageReading.Act act, String text) {
-    }
-
-    /**
-     * @param firstDaughters the first of them come out
-     * @param half of the bees are hers
-     * @param all of them are
-     */
-    record TurnoverView(SpanView firstDaughters, SpanView half, SpanView all) {
-        static TurnoverView of(Turnover turnover) {
-            return new TurnoverView(SpanView.of(turnover.firstDaughters()), SpanView.of(turnover.half()),
-                    SpanView.of(turnover.all()));
-        }
     }
 
     /**
@@ -264,8 +223,7 @@ class IntroductionReckonController {
                 plan.objections().stream().filter(one -> one.refuses()).map(one -> one.words().toString()).toList(),
                 plan.objections().stream().filter(one -> !one.refuses()).map(one -> one.words().toString()).toList(),
                 plan.ways().stream().map(IntroductionWayView::of).toList(),
-                plan.worth().stream().map(gain -> new GainView(gain.what().toString(), hundredth(gain.more())))
-                        .toList(),
+                GainView.of(plan.worth()),
                 plan.noNewCellsFrom().orElse(null),
                 asked.cage() == null ? null : cage(asked.cage(), receiver, asked.day()), after.orElse(null),
                 assumed);

@@ -22,11 +22,14 @@ import vividcrown.core.mite.Infestation;
 import vividcrown.core.mite.MiteCount;
 import vividcrown.core.mite.MiteCourse;
 import vividcrown.core.mite.MiteRule;
-import vividcrown.core.mite.Sampling;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.server.mite.MiteViews;
+import vividcrown.server.mite.MiteViews.CourseView;
+import vividcrown.server.mite.MiteViews.RuleView;
+import vividcrown.server.mite.MiteViews.SamplingView;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
@@ -35,10 +38,6 @@ import vividcrown.server.wire.SpanView;
 @RestController
 @RequestMapping("/api/v1/reckon")
 class MiteReckonController {
-
-    private static final double FIND_WITH = 0.9;
-    private static final double KNOWN_WITHIN = 0.15;
-    private static final double OVER = 0.2;
 
     /** How mites were counted. */
     enum CountKind {
@@ -78,17 +77,6 @@ class MiteReckonController {
             @Nullable @Min(0) @Max(365) Integer brokenDays, @Nullable @Min(1) @Max(10_000) Integer yardHives) {
     }
 
-    /** @param doubtful the interval of the count lies on both sides of it */
-    record RuleView(MiteRule.School school, double percent, MiteRule.Says says, boolean doubtful, String text) {
-    }
-
-    /**
-     * @param toFind hives to look at so that one is found, with 90 in 100, if a fifth of the yard is over its threshold
-     * @param toKnow hives to look at so that the share over it is known within 15 in 100
-     */
-    record SamplingView(int hives, int toFind, int toKnow) {
-    }
-
     /**
      * @param percent mites for a hundred bees, with the exact 95 % interval; left out where a board tells of the colony alone
      * @param inAll mites in the whole colony; left out where bees were counted
@@ -101,10 +89,6 @@ class MiteReckonController {
     record MitesAnswer(@Nullable Amount percent, @Nullable Amount inAll, MiteRule.Time time, List<RuleView> rules,
             boolean disagree, @Nullable CourseView course, @Nullable SamplingView sampling, List<String> objections,
             List<String> cautions, List<ReasonView> reasons, List<String> assumed) {
-    }
-
-    /** @param on the day; @param percent mites for a hundred bees then */
-    record CourseView(LocalDate on, Amount percent) {
     }
 
     @PostMapping("/mites")
@@ -122,7 +106,7 @@ class MiteReckonController {
                 brood);
         Optional<Amount> percent = Optional.ofNullable(asked.colonyBees())
                 .map(bees -> found.percentOf(bees.doubleValue())).orElse(found.percent())
-                .map(MiteReckonController::hundredth);
+                .map(MiteViews::hundredth);
         List<MiteRule.Word> words = percent.map(counted -> MiteRule
                 .at(time, Boolean.TRUE.equals(asked.winterTreatment()), Optional.ofNullable(asked.ownPercent()))
                 .stream()
@@ -135,11 +119,10 @@ class MiteReckonController {
         course.ifPresent(one -> reasons.addAll(one.reasons()));
         return new MitesAnswer(percent.orElse(null), found.inAll().map(mites -> mites.map(Math::rint)).orElse(null),
                 time,
-                words.stream().map(word -> new RuleView(word.rule().school(), hundredth(word.rule().percent()),
-                        word.says(), word.doubtful(), word.words().toString())).toList(),
+                RuleView.of(words),
                 MiteRule.disagree(words),
-                course.map(one -> new CourseView(one.on(), hundredth(one.percent()))).orElse(null),
-                asked.yardHives() == null ? null : sampling(asked.yardHives()), objections(asked, said),
+                course.map(one -> new CourseView(one.on(), MiteViews.hundredth(one.percent()))).orElse(null),
+                asked.yardHives() == null ? null : SamplingView.of(asked.yardHives()), objections(asked, said),
                 found.cautions().stream().map(Object::toString).toList(), ReasonView.of(reasons), assumed);
     }
 
@@ -150,10 +133,6 @@ class MiteReckonController {
         } catch (IllegalArgumentException wrong) {
             throw Refusal.invalid(List.of(new Refusal.Finding("until", String.valueOf(wrong.getMessage()))));
         }
-    }
-
-    private static SamplingView sampling(int hives) {
-        return new SamplingView(hives, Sampling.toFind(hives, OVER, FIND_WITH), Sampling.toKnow(hives, KNOWN_WITHIN));
     }
 
     private static Infestation.Brood brood(Conditions at, LocalDate day) {
@@ -191,14 +170,6 @@ class MiteReckonController {
         } catch (IllegalArgumentException wrong) {
             throw Refusal.invalid(List.of(new Refusal.Finding(field, String.valueOf(wrong.getMessage()))));
         }
-    }
-
-    private static Amount hundredth(Amount amount) {
-        return amount.map(MiteReckonController::hundredth);
-    }
-
-    private static double hundredth(double value) {
-        return Math.round(value * 100) / 100.0;
     }
 
     /**

@@ -63,10 +63,12 @@ public class Jobs {
     private final Agendas agendas;
     private final ColonyStandings colonies;
     private final SplitStops splitStops;
+    private final IntroductionStops introductionStops;
     private final SettingsInForce settings;
 
     Jobs(Yards yards, Hives hives, CellBuilders builders, Grafts grafts, Queens queens, QueenReader reader,
-            Agendas agendas, ColonyStandings colonies, SplitStops splitStops, SettingsInForce settings) {
+            Agendas agendas, ColonyStandings colonies, SplitStops splitStops,
+            IntroductionStops introductionStops, SettingsInForce settings) {
         this.yards = yards;
         this.hives = hives;
         this.builders = builders;
@@ -76,6 +78,7 @@ public class Jobs {
         this.agendas = agendas;
         this.colonies = colonies;
         this.splitStops = splitStops;
+        this.introductionStops = introductionStops;
         this.settings = settings;
     }
 
@@ -123,6 +126,7 @@ public class Jobs {
             stops.add(one.stop());
             splitOf.put(keyOf(one.stop().subject(), one.stop().job()), one.split());
         });
+        stops.addAll(introductionStops.of(yardsById, today));
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> hiveOfCell = atEmptyHives(stops, ripe, yardsById, hivesById, today);
         return new Found(stops, expected, yardsById, hivesById, hiveOfCell, splitOf);

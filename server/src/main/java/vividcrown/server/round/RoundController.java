@@ -51,10 +51,11 @@ class RoundController {
      * @param hive the empty hive that the cell goes to, where a ripe cell is given
      * @param graft the batch it concerns, if it is one
      * @param split the split that it belongs to, if to one
+     * @param introduction the queen on her way into a colony that it is done for, if for one
      */
     record StopView(String job, String subjectKind, UUID subject, String code, String text, SpanView window,
             boolean overdue, List<ReasonView> reasons, @Nullable QueenView queen, @Nullable UUID hive,
-            @Nullable UUID graft, @Nullable UUID split) {
+            @Nullable UUID graft, @Nullable UUID split, @Nullable UUID introduction) {
     }
 
     record Late(UUID queen, String code, @Nullable String hive, int daysSinceEmergence, double comesGood,

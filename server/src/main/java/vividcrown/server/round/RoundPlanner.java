@@ -17,6 +17,7 @@ import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import vividcrown.core.colony.ColonyWork;
 import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.introduction.IntroductionDeed;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.mating.Afternoon;
 import vividcrown.core.mating.MatingHours;
@@ -145,14 +146,17 @@ class RoundPlanner {
         UUID split = found.splitOf().get(Jobs.keyOf(stop.subject(), stop.job()));
         boolean atColony = ColonyWork.isAtColony(stop.job()) || split != null && !split.equals(stop.subject());
         boolean toMake = stop.subject().equals(split);
-        boolean ofBatch = !atQueen && !atColony && !toMake && hive == null;
+        boolean ofIntroduction = IntroductionStops.isOne(stop.job());
+        boolean ofBatch = !atQueen && !atColony && !toMake && !ofIntroduction && hive == null;
         SubjectKind kind = toMake
                 ? SplitDeed.SPLIT
-                : atColony ? HiveDeed.HIVE : ofBatch ? RearingDeed.GRAFT : QueenDeed.QUEEN;
+                : ofIntroduction
+                        ? IntroductionDeed.INTRODUCTION
+                        : atColony ? HiveDeed.HIVE : ofBatch ? RearingDeed.GRAFT : QueenDeed.QUEEN;
         return new StopView(stop.job(), kind.name(), stop.subject(),
                 stop.box().code(), stop.toDo().toString(), SpanView.of(stop.window()), stop.window().isOverBy(day),
                 ReasonView.of(stop.reasons()), atQueen ? views.get(stop.subject()) : null, atQueen ? null : hive,
-                ofBatch ? stop.subject() : null, split);
+                ofBatch ? stop.subject() : null, split, ofIntroduction ? stop.subject() : null);
     }
 
     private List<Late> late(LocalDate day) {

@@ -90,13 +90,13 @@ class HiveUnits {
         for (Hive hive : hives) {
             units.add(unit(hive, Objects.requireNonNull(yards.get(hive.yardId())),
                     Objects.requireNonNull(facts.get(hive.id())), Objects.requireNonNull(standing.get(hive.id())),
-                    boxes.getOrDefault(hive.id(), List.of()), areas));
+                    boxes.getOrDefault(hive.id(), List.of()), areas, today));
         }
         return units;
     }
 
     private static HiveUnit unit(Hive hive, Yard yard, ColonyBook.Facts facts, ColonyStanding standing,
-            List<StackBox> stack, Map<String, Double> areas) {
+            List<StackBox> stack, Map<String, Double> areas, LocalDate today) {
         int newest = -1;
         for (int at = 0; at < facts.reads().size(); at++) {
             newest = facts.notes().get(at).sides().isEmpty() ? newest : at;
@@ -114,8 +114,9 @@ class HiveUnits {
         try {
             return new HiveUnit(hive,
                     Optional.of(unit(hive, yard, read.map(Entry::day).orElse(hive.setUpOn()), now,
-                            notes.map(ReadingNotes::cells).orElse(List.of()), facts, standing, stack, brood, area)),
-                    now.sides(), Optional.empty(), earlier(hive, yard, facts, standing, stack, brood, area));
+                            notes.map(ReadingNotes::cells).orElse(List.of()), facts, standing, stack, brood, area,
+                            today)),
+                    now.sides(), Optional.empty(), earlier(hive, yard, facts, standing, stack, brood, area, today));
         } catch (IllegalArgumentException impossible) {
             // what was noted cannot be: it says so instead of being reckoned with
             return new HiveUnit(hive, Optional.empty(), now.sides(), Optional
@@ -137,19 +138,19 @@ class HiveUnits {
     /** Its queen and what is so about it are today's. */
     private static Unit unit(Hive hive, Yard yard, LocalDate readOn, SinceRead seen, List<ReadingNotes.Cells> cells,
             ColonyBook.Facts facts, ColonyStanding standing, List<StackBox> stack, List<StackBox> brood,
-            double area) {
+            double area, LocalDate today) {
         List<FrameSeen> frames = new ArrayList<>();
         for (StackBox box : brood) {
             box.frames().forEach(frame -> frames.add(frame(seen.sides(), cells, box.level(), frame.slot())));
         }
         int slots = brood.stream().mapToInt(StackBox::slots).sum();
         return new Unit(hive.code(), yard.name(), hive.purpose(), readOn, new Strength(area), slots,
-                frames, seen.covered(), queen(standing), traits(hive, facts, standing, stack), Optional.empty(),
+                frames, seen.covered(), queen(standing), traits(hive, facts, standing, stack, today), Optional.empty(),
                 Optional.empty());
     }
 
     private static List<Counted> earlier(Hive hive, Yard yard, ColonyBook.Facts facts, ColonyStanding standing,
-            List<StackBox> stack, List<StackBox> brood, double area) {
+            List<StackBox> stack, List<StackBox> brood, double area, LocalDate today) {
         List<Counted> all = new ArrayList<>();
         for (int at = 0; at + 1 < facts.reads().size(); at++) {
             LocalDate from = facts.reads().get(at).day();
@@ -162,7 +163,7 @@ class HiveUnits {
                     && standing.leading() == Status.LAYING_QUEEN) {
                 ReadingNotes then = facts.notes().get(at);
                 all.add(new Counted(unit(hive, yard, from, new SinceRead(then.sides(), then.covered()), then.cells(),
-                        facts, standing, stack, brood, area), to, counted.get()));
+                        facts, standing, stack, brood, area, today), to, counted.get()));
             }
         }
         return all;
@@ -238,10 +239,13 @@ class HiveUnits {
     }
 
     private static Set<UnitTrait> traits(Hive hive, ColonyBook.Facts facts, ColonyStanding standing,
-            List<StackBox> stack) {
+            List<StackBox> stack, LocalDate today) {
         Set<UnitTrait> traits = EnumSet.noneOf(UnitTrait.class);
         if (standing.stop()) {
             traits.add(UnitTrait.SUSPECT);
+        }
+        if (facts.mites().holdsCombsBack(today)) {
+            traits.add(UnitTrait.TREATED);
         }
         if (standing.leading() == Status.CELLS) {
             traits.add(UnitTrait.SWARM_CELLS);

@@ -3,7 +3,6 @@ package vividcrown.server.split;
 import com.fasterxml.uuid.Generators;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,15 +34,13 @@ import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.StackBox;
 
 /**
- * What moving strength does to the record: frames go, brood of a stranger is known to the judgement, a hive that was given up ends
+ * What moving strength does to the record: frames go, a hive that was given up ends
  * and its boxes stand on the other.
  *
  * @param stacks of all hives that are named, as they are now
  * @param hives all of them
  */
 record MovingDeeds(UUID operation, Moving moving, Map<UUID, List<StackBox>> stacks, Map<UUID, Hive> hives) {
-
-    private static final Set<Sign> YOUNG = EnumSet.of(Sign.EGGS, Sign.OPEN_BROOD);
 
     /** Everything that is recorded with it if it is done. */
     List<Deed> of(MoveStep step, How how) {
@@ -74,13 +71,7 @@ record MovingDeeds(UUID operation, Moving moving, Map<UUID, List<StackBox>> stac
         moves.addAll(pushedAside(frame.to().hive(), goes));
         moves.add(new FrameMove(goes.frame(), new Spot.InHive(frame.at().hive(), goes.box(), goes.at().slot()),
                 new Spot.InHive(frame.to().hive(), goes.toBox(), goes.toSlot()), goes.signs()));
-        List<Deed> deeds = new ArrayList<>(List.of(new HiveDeed.FramesMoved(moves)));
-        boolean young = goes.signs().stream().flatMap(sign -> sign.upwards().stream()).anyMatch(YOUNG::contains);
-        if (young) {
-            // eggs of a stranger say nothing of this hive's queen
-            deeds.add(new HiveDeed.Happened(frame.to().hive(), EventKind.BROOD_GIVEN));
-        }
-        return deeds;
+        return List.of(new HiveDeed.FramesMoved(moves));
     }
 
     private Optional<Integer> slotOf(UUID hive, MoveSheet.Room room) {
