@@ -31,6 +31,9 @@ const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
 const FirstStepsScreen = lazy(() => import('../first/FirstStepsScreen'))
 const SplitsScreen = lazy(() => import('../splits/SplitsScreen'))
 const MakingScreen = lazy(() => import('../splits/MakingScreen'))
+const IntroductionsScreen = lazy(() => import('../introductions/IntroductionsScreen'))
+const CageScreen = lazy(() => import('../introductions/CageScreen'))
+const MitesScreen = lazy(() => import('../mites/MitesScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
 
 const client: QueryClient = new QueryClient({
@@ -79,6 +82,9 @@ const router = createBrowserRouter([
           { path: '/builders', element: later(<BuildersScreen />) },
           { path: '/files', element: later(<FilesScreen />) },
           { path: '/splits', element: later(<SplitsScreen />) },
+          { path: '/introductions', element: later(<IntroductionsScreen />) },
+          { path: '/introductions/:id', element: later(<CageScreen />) },
+          { path: '/mites', element: later(<MitesScreen />) },
           { path: '/splits/making/:id', element: later(<MakingScreen />) },
           { path: '/begin', element: later(<FirstStepsScreen />) },
           { path: '/settings', element: later(<SettingsScreen />) },

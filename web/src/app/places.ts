@@ -8,6 +8,8 @@ export const PLACES: readonly { to: string; key: string; short: string; desk?: t
   { to: '/yards', key: 'yards', short: 'y' },
   { to: '/colonies', key: 'colonies', short: 'c' },
   { to: '/splits', key: 'splits', short: 'p', desk: true },
+  { to: '/introductions', key: 'introductions', short: 'i', desk: true },
+  { to: '/mites', key: 'mites', short: 'm', desk: true },
   { to: '/queens', key: 'queens', short: 'q' },
   { to: '/files', key: 'files', short: 'f' },
 ]

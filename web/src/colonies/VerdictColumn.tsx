@@ -190,6 +190,12 @@ function Brood({ verdict }: { verdict: Verdict }) {
             <dd>{sayDay(next.dronesOnly.likely)}</dd>
           </>
         )}
+        {proof.broodless && (
+          <>
+            <dt>{t('colony.proof.broodless')}</dt>
+            <dd>{saySpan(proof.broodless)}</dd>
+          </>
+        )}
         {proof.secondCut && (
           <>
             <dt>{t('colony.proof.secondCut')}</dt>

@@ -62,10 +62,10 @@ export function DoneTarget({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
   const { t } = useTranslation()
   const big = 'act act-main min-h-14 md:min-h-11'
   const done = expectedAt(stop)
-  if (stop.split) {
+  if (stop.split || stop.introduction) {
     return (
       <Link
-        to={`/splits/making/${stop.split}`}
+        to={stop.split ? `/splits/making/${stop.split}` : `/introductions/${stop.introduction}`}
         className={`${big} inline-flex items-center justify-center`}
         aria-label={t('round.openLabel', { code: stop.code, job: stop.text })}
       >
@@ -153,7 +153,7 @@ function Saw({ stop, onTap }: { stop: Stop; onTap: OnTap }) {
       >
         {t('act.NOT_POSSIBLE')}
       </button>
-      {stop.subjectKind !== 'SPLIT' && (
+      {stop.subjectKind !== 'SPLIT' && stop.subjectKind !== 'INTRODUCTION' && (
         <form
           className="col-span-2 flex w-full gap-2"
           onSubmit={(event) => {

@@ -9,7 +9,8 @@ export function expectedAt(stop: Stop): Expected | undefined {
   if (stop.job === 'DRONE_COMB') {
     return { act: 'DRONE_COMB_IN', deed: { kind: 'DRONE_COMB_IN', hive: stop.subject } }
   }
-  if (stop.split || stop.subjectKind === 'HIVE' || needsItsPage(stop)) return undefined
+  if (stop.split || stop.introduction || stop.subjectKind === 'HIVE' || needsItsPage(stop))
+    return undefined
   if (stop.hive) {
     const deed: Deed = {
       kind: 'QUEEN_PLACED',

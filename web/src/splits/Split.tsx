@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { NewUnit, SplitAsk, SplitPage, SplitSheet, UnitLine } from '../api/types'
 import { useSession } from '../session/queries'
+import { BroodWindows } from '../threads/BroodWindows'
 import { sayDay, saySpan } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
@@ -467,6 +468,19 @@ function Summary({ page }: { page: SplitPage }) {
         withSplit={plan.donors.map((donor) => donor.withSplit)}
         without={plan.donors.map((donor) => donor.without)}
       />
+      {page.broodBreak && (
+        <details className="mt-5">
+          <summary className="inline-block min-h-11 font-read text-xl underline decoration-dotted underline-offset-4">
+            {t('splits.windows')}
+          </summary>
+          <BroodWindows brood={page.broodBreak} />
+          <ul className="text-sm">
+            {[...page.broodBreak.acts, ...page.broodBreak.cautions].map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </ul>
+        </details>
+      )}
       <h2 className="mt-5 text-xl">{t('splits.carry')}</h2>
       <p>{needs.map(([need, count]) => t(`splits.need.${need}`, { count })).join(' · ')}</p>
       <ul className="mt-2 text-sm text-ink-2">

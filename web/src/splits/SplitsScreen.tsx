@@ -1,8 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import { NavLink, useSearchParams } from 'react-router'
+import { useSearchParams } from 'react-router'
 import { ChoiceField, NumberField } from '../ui/Fields'
 import { Page } from '../ui/Page'
+import { Tabs } from '../ui/Tabs'
 import { yardsQuery } from '../yards/queries'
 import { Boost } from './Boost'
 import { Equalise } from './Equalise'
@@ -13,7 +14,6 @@ import { Store } from './Store'
 import { Unite } from './Unite'
 
 const VIEWS = ['split', 'equalise', 'boost', 'unite', 'late', 'store'] as const
-type View = (typeof VIEWS)[number]
 
 /** What can I split, and into what? Who needs a boost? What goes into winter? */
 export default function SplitsScreen() {
@@ -41,7 +41,19 @@ export default function SplitsScreen() {
     />
   )
   return (
-    <Page title={t('splits.title')} acts={<Views view={view} search={search} />}>
+    <Page
+      title={t('splits.title')}
+      acts={
+        <Tabs
+          name={t('splits.views')}
+          path="/splits"
+          views={VIEWS}
+          view={view}
+          search={search}
+          say={(one) => t(`splits.view.${one}`)}
+        />
+      }
+    >
       {view === 'split' && <Followed />}
       {view === 'split' && <Split search={search} set={set} where={where} />}
       {view === 'boost' && <Boost search={search} set={set} />}
@@ -67,27 +79,5 @@ export default function SplitsScreen() {
         />
       )}
     </Page>
-  )
-}
-
-function Views({ view, search }: { view: View; search: URLSearchParams }) {
-  const { t } = useTranslation()
-  return (
-    <nav aria-label={t('splits.views')} className="flex flex-wrap gap-x-4">
-      {VIEWS.map((one) => {
-        const to = new URLSearchParams(search)
-        to.set('view', one)
-        return (
-          <NavLink
-            key={one}
-            to={`/splits?${to}`}
-            aria-current={one === view ? 'page' : undefined}
-            className={`inline-flex min-h-11 items-center ${one === view ? 'font-bold text-crown' : 'underline'}`}
-          >
-            {t(`splits.view.${one}`)}
-          </NavLink>
-        )
-      })}
-    </nav>
   )
 }

@@ -85,7 +85,7 @@ public record CageReading(LocalDate day, Set<Behaviour> seen, double minutes) {
      * @param caged the day on which she was given
      * @param earliest the first day on which she may be let out
      * @param looks second looks, in any order
-     * @param today the day of the newest reading
+     * @param today the day for which it is asked
      */
     public static Answer answer(List<CageReading> readings, LocalDate caged, LocalDate earliest,
             List<SecondLook> looks, LocalDate today) {
@@ -100,6 +100,8 @@ public record CageReading(LocalDate day, Set<Behaviour> seen, double minutes) {
             return Answer.of(Act.WAIT, "cage.wait.read");
         }
         CageReading newest = inOrder.getLast();
+        LocalDate next = newest.day().plusDays(1);
+        LocalDate again = next.isBefore(today) ? today : next;
         if (newest.seen().contains(Behaviour.BALLING)) {
             return Answer.of(Act.TAKE_HER_OUT, "cage.balling");
         }
@@ -108,7 +110,7 @@ public record CageReading(LocalDate day, Set<Behaviour> seen, double minutes) {
         if (newest.mood() == Mood.HOSTILE) {
             return hostileDays >= 2 && !newest.day().isBefore(caged.plusDays(4))
                     ? Answer.of(Act.CHANGE_METHOD, "cage.stillHostile")
-                    : Answer.of(Act.WAIT, "cage.hostile", today.plusDays(1));
+                    : Answer.of(Act.WAIT, "cage.hostile", again);
         }
         if (newest.mood() == Mood.UNDECIDED) {
             return Answer.of(Act.WAIT, "cage.undecided");
@@ -119,7 +121,7 @@ public record CageReading(LocalDate day, Set<Behaviour> seen, double minutes) {
         long friendly = inOrder.reversed().stream().takeWhile(one -> one.mood() == Mood.FRIENDLY).map(CageReading::day)
                 .distinct().count();
         if (friendly < 2) {
-            return Answer.of(Act.WAIT, "cage.oneMore", today.plusDays(1));
+            return Answer.of(Act.WAIT, "cage.oneMore", again);
         }
         if (last.filter(one -> !one.day().isBefore(earliest)).isEmpty()) {
             return Answer.of(Act.SECOND_LOOK, "cage.secondLook");

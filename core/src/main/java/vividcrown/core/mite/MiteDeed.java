@@ -20,13 +20,14 @@ public sealed interface MiteDeed extends Deed {
     }
 
     /** How they were counted. */
-    enum Kind {
+    enum Way {
         WASH, SUGAR, NATURAL_FALL
     }
 
     /**
      * Mites were counted.
      *
+     * @param way how they were counted
      * @param mites at the first count
      * @param second more that the second rinse brought; of a wash only
      * @param bees in the sample; of a wash or sugar
@@ -35,21 +36,21 @@ public sealed interface MiteDeed extends Deed {
      * @param queenSafe she was seen elsewhere, or both sides of the comb were searched for her
      * @param openBrood the bees came off open brood
      */
-    record MitesCounted(UUID hive, Kind kind, int mites, Optional<Integer> second, Optional<Integer> bees,
+    record MitesCounted(UUID hive, Way way, int mites, Optional<Integer> second, Optional<Integer> bees,
             boolean estimated, Optional<Integer> days, boolean queenSafe, boolean openBrood) implements MiteDeed {
         public MitesCounted {
             // what cannot be is refused with everything that is wrong
-            count(LocalDate.EPOCH, kind, mites, second, bees, estimated, days);
+            count(LocalDate.EPOCH, way, mites, second, bees, estimated, days);
         }
 
         /** The same, as rules read it. */
         public MiteCount on(LocalDate day) {
-            return count(day, kind, mites, second, bees, estimated, days);
+            return count(day, way, mites, second, bees, estimated, days);
         }
 
-        private static MiteCount count(LocalDate day, Kind kind, int mites, Optional<Integer> second,
+        private static MiteCount count(LocalDate day, Way way, int mites, Optional<Integer> second,
                 Optional<Integer> bees, boolean estimated, Optional<Integer> days) {
-            return switch (kind) {
+            return switch (way) {
                 case WASH -> new MiteCount.Wash(day, bees.orElse(0), estimated, mites, second);
                 case SUGAR -> new MiteCount.Sugar(day, bees.orElse(0), estimated, mites);
                 case NATURAL_FALL -> new MiteCount.NaturalFall(day, mites, days.orElse(0));

@@ -14,7 +14,7 @@ import vividcrown.core.hive.Amount;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.Faults;
-import vividcrown.core.mite.MiteDeed.Kind;
+import vividcrown.core.mite.MiteDeed.Way;
 import vividcrown.core.mite.MiteDeed.MitesCounted;
 
 class MiteRecordTest {
@@ -31,7 +31,7 @@ class MiteRecordTest {
     }
 
     private static MitesCounted wash(int mites, int bees) {
-        return new MitesCounted(HIVE, Kind.WASH, mites, Optional.of(0), Optional.of(bees), false, Optional.empty(),
+        return new MitesCounted(HIVE, Way.WASH, mites, Optional.of(0), Optional.of(bees), false, Optional.empty(),
                 true, true);
     }
 
@@ -65,7 +65,7 @@ class MiteRecordTest {
     void mites_in_no_bees_are_refused_and_a_board_wants_its_days() {
         assertThatThrownBy(() -> wash(10, 0)).isInstanceOf(Faults.Found.class).hasMessageContaining("bees");
         assertThatThrownBy(
-                () -> new MitesCounted(HIVE, Kind.NATURAL_FALL, 12, Optional.empty(), Optional.empty(), false,
+                () -> new MitesCounted(HIVE, Way.NATURAL_FALL, 12, Optional.empty(), Optional.empty(), false,
                         Optional.empty(), true, true))
                 .isInstanceOf(Faults.Found.class).hasMessageContaining("days");
     }

@@ -37,7 +37,11 @@ import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.introduction.CageReading;
+import vividcrown.core.introduction.IntroductionDeed;
+import vividcrown.core.introduction.method.Method;
 import vividcrown.core.journal.Deed;
+import vividcrown.core.mite.MiteDeed;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CombPlace;
 import vividcrown.core.reading.EventKind;
@@ -148,6 +152,34 @@ final class DemoColonies {
         counted("K 1", 2, frames(STRONG_NUC), 4, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
         counted("K 2", 2, frames(WEAK_NUC), 1.5, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
         counted("K 3", 2, frames(EVEN_NUC), 2.5, List.of(EGGS_SINGLE, LARVAE, QUEEN_MARKED), List.of(QUEEN_CELLS));
+    }
+
+    /** Some hives were washed, one of them twice, one dusted with sugar, under one a board lay. */
+    void countMites() {
+        mites("H 1", 48, MiteDeed.Way.WASH, 1, 0, 300, 0);
+        mites("H 1", 6, MiteDeed.Way.WASH, 4, 1, 310, 0);
+        mites("H 2", 6, MiteDeed.Way.WASH, 7, 1, 290, 0);
+        mites("H 8", 5, MiteDeed.Way.SUGAR, 2, 0, 300, 0);
+        mites("H 9", 4, MiteDeed.Way.NATURAL_FALL, 21, 0, 0, 5);
+        book.entry(today.minusDays(20), new MiteDeed.TreatmentPlanned(book.hive("H 9"), today.plusDays(150)));
+    }
+
+    private void mites(String hive, int daysAgo, MiteDeed.Way way, int first, int second, int bees, int days) {
+        book.entry(today.minusDays(daysAgo), new MiteDeed.MitesCounted(book.hive(hive), way, first,
+                way == MiteDeed.Way.WASH ? Optional.of(second) : Optional.empty(),
+                bees > 0 ? Optional.of(bees) : Optional.empty(), bees > 0,
+                days > 0 ? Optional.of(days) : Optional.empty(), true, bees > 0));
+    }
+
+    /** A bought queen hangs in a nuc since three days; the bees were read once. */
+    void introduceOne() {
+        UUID one = book.hive("introduction of 25-60");
+        book.entry(today.minusDays(12), new HiveDeed.Happened(book.hive("K 4"), EventKind.SPLIT_WITHOUT_QUEEN));
+        book.entry(today.minusDays(3), new IntroductionDeed.Begun(one, book.hive("K 4"), Optional.empty(), "25-60",
+                Method.CAGE_BY_HAND, today, Optional.empty(), false, 25));
+        book.entry(today.minusDays(3), new HiveDeed.Happened(book.hive("K 4"), EventKind.QUEEN_GIVEN));
+        book.entry(today.minusDays(1), new IntroductionDeed.CageRead(one,
+                Set.of(CageReading.Behaviour.FEEDING, CageReading.Behaviour.BRUSHES_OFF), 5));
     }
 
     private void strong(String hive, int firstDaysAgo, int lastDaysAgo) {

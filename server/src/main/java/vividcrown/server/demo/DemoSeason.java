@@ -70,6 +70,7 @@ final class DemoSeason {
         DemoColonies colonies = new DemoColonies(colonies(), TODAY);
         colonies.setUp();
         breeders();
+        caged();
         soldAndLaying();
         layingAndLate();
         badTake();
@@ -80,6 +81,8 @@ final class DemoSeason {
                 Placing.EMERGE_IN_INCUBATOR);
         orders();
         colonies.write();
+        colonies.countMites();
+        colonies.introduceOne();
         return entries;
     }
 
@@ -341,6 +344,17 @@ final class DemoSeason {
         if (!hive.isEmpty()) {
             add(LocalDate.of(2026, 4, 6), new QueenDeed.Placed(id(name), id(hive), GivenAs.LAYING_QUEEN,
                     Optional.empty(), false), owner);
+        }
+    }
+
+    /** Two bought queens wait for a colony. */
+    private void caged() {
+        for (int number = 61; number <= 62; number++) {
+            UUID queen = id("caged " + number);
+            LocalDate day = TODAY.minusDays(number - 58L);
+            add(day, new QueenDeed.Known(queen, "25-" + number, "", false, Optional.empty(), Stage.JUDGED, 2025, "Birch",
+                    Optional.of(new Origin(Origin.Kind.BOUGHT, "a breeder down the valley"))), owner);
+            queen(day, new QueenDeed.Caged(queen, number - 40, Optional.empty(), Optional.of(6)));
         }
     }
 

@@ -109,12 +109,12 @@ class IntroductionController {
      * @param chance that she is laying and kept
      * @param gain worth times chance, less what is risked and driven
      */
-    record PairView(UUID queen, String queenCode, UUID hive, String hiveCode, String methodText, double chance,
+    record QueenForColony(UUID queen, String queenCode, UUID hive, String hiveCode, String methodText, double chance,
             double gain) {
     }
 
     /** @param why in one sentence */
-    record LeftView(String code, String why) {
+    record LeftOver(String code, String why) {
     }
 
     /**
@@ -125,8 +125,8 @@ class IntroductionController {
      * @param waiting colonies that get none
      * @param proven no other way gains more
      */
-    record AtHandPage(List<QueenAtHand> queens, List<ColonyInNeed> colonies, List<PairView> pairs, List<LeftView> left,
-            List<LeftView> waiting, boolean proven) {
+    record AtHandPage(List<QueenAtHand> queens, List<ColonyInNeed> colonies, List<QueenForColony> pairs, List<LeftOver> left,
+            List<LeftOver> waiting, boolean proven) {
     }
 
     private final Introductions introductions;
@@ -299,17 +299,17 @@ class IntroductionController {
                 queen.cage().map(cage -> "cage " + cage).orElse(""), given.cagedDays());
     }
 
-    private static PairView pair(Assignment.Pair pair, Map<String, Queen> queenOf, Map<String, Hive> hiveOf) {
+    private static QueenForColony pair(Assignment.Pair pair, Map<String, Queen> queenOf, Map<String, Hive> hiveOf) {
         Queen queen = Objects.requireNonNull(queenOf.get(pair.queen()));
         Hive hive = Objects.requireNonNull(hiveOf.get(pair.colony()));
-        return new PairView(queen.id(), queen.code(), hive.id(), hive.code(),
+        return new QueenForColony(queen.id(), queen.code(), hive.id(), hive.code(),
                 pair.way().method().sentence().toString(),
                 Math.round(100 * pair.way().acceptance().chance().likely()) / 100.0, Math.rint(pair.gain()));
     }
 
-    private static List<LeftView> left(List<Assignment.Left> all) {
-        List<LeftView> views = new ArrayList<>();
-        all.forEach(one -> views.add(new LeftView(one.code(), one.why().toString())));
+    private static List<LeftOver> left(List<Assignment.Left> all) {
+        List<LeftOver> views = new ArrayList<>();
+        all.forEach(one -> views.add(new LeftOver(one.code(), one.why().toString())));
         return views;
     }
 }

@@ -26,6 +26,7 @@ import vividcrown.server.hive.Hive;
 import vividcrown.server.introduction.IntroductionView.AnswerView;
 import vividcrown.server.introduction.IntroductionView.NextView;
 import vividcrown.server.journal.Deeds;
+import vividcrown.server.queen.Queens;
 import vividcrown.server.wire.SpanView;
 import vividcrown.server.yard.Yard;
 
@@ -33,9 +34,11 @@ import vividcrown.server.yard.Yard;
 @Component
 class IntroductionViews {
 
+    private final Queens queens;
     private final Deeds deeds;
 
-    IntroductionViews(Deeds deeds) {
+    IntroductionViews(Queens queens, Deeds deeds) {
+        this.queens = queens;
         this.deeds = deeds;
     }
 
@@ -107,8 +110,12 @@ class IntroductionViews {
 
     /** Out again alive. Whose record she has lies in a cage from now on: the bank says in which. */
     private AnswerView takenBack(UUID id, Introduction one) {
-        return answer("TAKEN_BACK", new IntroductionDeed.Closed(id, Outcome.TAKEN_BACK, Cause.NONE),
-                new HiveDeed.Happened(one.hive(), EventKind.QUEEN_REMOVED));
+        List<Deed> record = new ArrayList<>(List.of(new IntroductionDeed.Closed(id, Outcome.TAKEN_BACK, Cause.NONE),
+                new HiveDeed.Happened(one.hive(), EventKind.QUEEN_REMOVED)));
+        int free = 1 + queens.caged().stream().flatMap(caged -> caged.cage().stream()).mapToInt(Integer::intValue)
+                .max().orElse(0);
+        one.begun().queen().ifPresent(queen -> record.add(new QueenDeed.Caged(queen, free)));
+        return answer("TAKEN_BACK", record.toArray(Deed[]::new));
     }
 
     AnswerView answer(String key, Deed... record) {

@@ -1,6 +1,8 @@
 package vividcrown.server.mite;
 
 import io.swagger.v3.oas.annotations.Operation;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -19,7 +21,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.Amount;
+import vividcrown.core.hive.BoxKind;
+import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
+import vividcrown.core.mite.BroodBreak;
 import vividcrown.core.mite.Infestation;
 import vividcrown.core.mite.MiteCount;
 import vividcrown.core.mite.MiteCourse;
@@ -27,10 +32,12 @@ import vividcrown.core.mite.MiteDeed;
 import vividcrown.core.mite.MiteRecord;
 import vividcrown.core.mite.MiteRule;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.time.DatedSpan;
 import vividcrown.server.clock.Today;
 import vividcrown.server.colony.ColonyBook;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
+import vividcrown.server.hive.Stacks;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
 import vividcrown.server.mite.MiteViews.CourseView;
@@ -39,6 +46,7 @@ import vividcrown.server.mite.MiteViews.SamplingView;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -52,12 +60,13 @@ class MiteController {
 
     /**
      * @param entry by which it can be corrected: both are kept
+     * @param way how they were counted
      * @param mites that were found
      * @param bees in the sample
      * @param percent mites for a hundred bees, with the exact 95 % interval; left out of a board
      * @param inAll mites in the whole colony; of a board
      */
-    record MiteCountView(UUID entry, LocalDate day, MiteDeed.Kind kind, int mites, @Nullable Integer bees,
+    record MiteCountView(UUID entry, LocalDate day, MiteDeed.Way way, int mites, @Nullable Integer bees,
             @Nullable Integer days, @Nullable Amount percent, @Nullable Amount inAll, List<String> cautions) {
     }
 
@@ -87,7 +96,7 @@ class MiteController {
     /**
      * The newest counts of a yard or a line together.
      *
-     * @param hives that were counted lately
+     * @param hives of which bees were sampled lately
      * @param percent mites for a hundred bees
      */
     record MiteGroup(GroupKind kind, String name, int hives, Amount percent) {
@@ -120,13 +129,18 @@ class MiteController {
     private final Yards yards;
     private final Queens queens;
     private final ColonyBook book;
+    private final Stacks stacks;
+    private final SettingsInForce settings;
     private final Today today;
 
-    MiteController(Hives hives, Yards yards, Queens queens, ColonyBook book, Today today) {
+    MiteController(Hives hives, Yards yards, Queens queens, ColonyBook book, Stacks stacks,
+            SettingsInForce settings, Today today) {
         this.hives = hives;
         this.yards = yards;
         this.queens = queens;
         this.book = book;
+        this.stacks = stacks;
+        this.settings = settings;
         this.today = today;
     }
 
@@ -148,6 +162,28 @@ class MiteController {
         }).toList();
         return new MitesPage(MiteRule.time(year, day), lines, groups(rows, places, facts, day),
                 rows.isEmpty() ? null : SamplingView.of(rows.size()));
+    }
+
+    /**
+     * A queen caged as a brood stop.
+     *
+     * @param release the day on which she is let out
+     */
+    record BroodStopPage(UUID hive, String code, LocalDate release, BroodBreakView brood) {
+    }
+
+    @GetMapping("/api/v1/mites/brood-stop")
+    @Operation(operationId = "broodStop", summary = "What caging a queen today for so many days opens, and what it costs in bees")
+    @Transactional(readOnly = true)
+    public BroodStopPage broodStop(@RequestParam UUID hive, @RequestParam @Min(1) @Max(60) int days) {
+        LocalDate day = today.day();
+        Hive row = hives.findById(hive).filter(one -> !one.isEnded())
+                .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
+        Yard yard = yards.findById(row.yardId()).orElseThrow();
+        boolean honey = stacks.of(hive).stream().anyMatch(box -> box.kind() == BoxKind.HONEY);
+        return new BroodStopPage(hive, row.code(), day.plusDays(days), BroodBreakView.of(BroodBreak.of(
+                BroodBreak.Plan.QUEEN_CAGED, DatedSpan.on(day), day.plusDays(days), 0, true, honey, year(yard),
+                settings.assumptions())));
     }
 
     private static BeeYear year(Yard yard) {
@@ -183,7 +219,7 @@ class MiteController {
     private static MiteCountView count(MiteRecord.Counted one, BeeYear year) {
         Infestation found = found(one, year);
         List<String> cautions = new ArrayList<>();
-        if (one.as().kind() != MiteDeed.Kind.NATURAL_FALL) {
+        if (one.as().way() != MiteDeed.Way.NATURAL_FALL) {
             if (!one.as().queenSafe()) {
                 cautions.add(Sentence.of("mites.queenUnsafe", one.day().plusDays(4)).toString());
             }
@@ -192,7 +228,7 @@ class MiteController {
             }
         }
         found.cautions().forEach(caution -> cautions.add(caution.toString()));
-        return new MiteCountView(one.entry(), one.day(), one.as().kind(), one.count().mites(),
+        return new MiteCountView(one.entry(), one.day(), one.as().way(), one.count().mites(),
                 one.as().bees().orElse(null), one.as().days().orElse(null),
                 found.percent().map(MiteViews::hundredth).orElse(null),
                 found.inAll().map(mites -> mites.map(Math::rint)).orElse(null), cautions);
@@ -220,7 +256,8 @@ class MiteController {
     }
 
     private static Optional<MiteGroup> group(GroupKind kind, String name, List<MiteCount> counts) {
+        int sampled = (int) counts.stream().filter(count -> !(count instanceof MiteCount.NaturalFall)).count();
         return Infestation.pooled(counts)
-                .map(percent -> new MiteGroup(kind, name, counts.size(), MiteViews.hundredth(percent)));
+                .map(percent -> new MiteGroup(kind, name, sampled, MiteViews.hundredth(percent)));
     }
 }

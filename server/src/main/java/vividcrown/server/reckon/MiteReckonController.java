@@ -26,6 +26,8 @@ import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.recipe.Conditions;
 import vividcrown.core.time.DatedSpan;
+import vividcrown.server.mite.BroodBreakView;
+import vividcrown.server.mite.BroodBreakView.WindowView;
 import vividcrown.server.mite.MiteViews;
 import vividcrown.server.mite.MiteViews.CourseView;
 import vividcrown.server.mite.MiteViews.RuleView;
@@ -187,26 +189,6 @@ class MiteReckonController {
     }
 
     /**
-     * Days without sealed brood.
-     *
-     * @param sureFrom the first day on which it is surely so; left out if there is none
-     * @param sureUntil the last; left out if it goes on
-     * @param sureDays how many; 100 where it goes on
-     * @param likelyFrom the first day on which it likely is
-     */
-    record WindowView(@Nullable LocalDate sureFrom, @Nullable LocalDate sureUntil, int sureDays,
-            @Nullable LocalDate likelyFrom, @Nullable LocalDate likelyUntil, int likelyDays) {
-        static WindowView of(BroodBreak.Window window) {
-            Optional<BroodBreak.Days> sure = window.sure();
-            Optional<BroodBreak.Days> likely = window.likely();
-            return new WindowView(sure.map(BroodBreak.Days::first).orElse(null),
-                    sure.flatMap(BroodBreak.Days::last).orElse(null), sure.map(BroodBreak.Days::count).orElse(0),
-                    likely.map(BroodBreak.Days::first).orElse(null), likely.flatMap(BroodBreak.Days::last).orElse(null),
-                    likely.map(BroodBreak.Days::count).orElse(0));
-        }
-    }
-
-    /**
      * @param firstEgg when the next queen begins; left out if none is on the way
      * @param worker no worker brood is sealed
      * @param drone no drone brood is sealed
@@ -236,11 +218,9 @@ class MiteReckonController {
             BroodBreak found = BroodBreak.of(asked.plan(), stops, asked.begins() == null ? asked.day() : asked.begins(),
                     asked.virginDays() == null ? 4 : asked.virginDays(), !Boolean.FALSE.equals(asked.droneBrood()),
                     Boolean.TRUE.equals(asked.honeyBoxes()), at.year(), at.assumptions());
-            return new BroodBreakAnswer(SpanView.of(found.lastEgg()), found.firstEgg().map(SpanView::of).orElse(null),
-                    WindowView.of(found.worker()), WindowView.of(found.drone()), WindowView.of(found.all()),
-                    found.bees(),
-                    found.acts().stream().map(Object::toString).toList(),
-                    found.cautions().stream().map(Object::toString).toList(), assumed);
+            BroodBreakView view = BroodBreakView.of(found);
+            return new BroodBreakAnswer(view.lastEgg(), view.firstEgg(), view.worker(), view.drone(), view.none(),
+                    view.bees(), view.acts(), view.cautions(), assumed);
         } catch (IllegalArgumentException wrong) {
             throw Refusal.invalid(List.of(new Refusal.Finding("begins", String.valueOf(wrong.getMessage()))));
         }

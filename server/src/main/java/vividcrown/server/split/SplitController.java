@@ -32,11 +32,13 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.settings.Settings;
 import vividcrown.core.split.OwnDrift;
 import vividcrown.core.split.Place;
+import vividcrown.core.mite.BroodBreak;
 import vividcrown.core.split.SplitPlan;
 import vividcrown.core.split.SplitPlanner;
 import vividcrown.core.split.SplitQuestion;
 import vividcrown.core.split.SplitQuestion.Stock;
 import vividcrown.core.split.SplitQuestion.Wanted;
+import vividcrown.core.split.recipe.Gets;
 import vividcrown.core.split.recipe.RecipeKind;
 import vividcrown.core.split.recipe.Recipes;
 import vividcrown.core.split.recipe.SplitRecipe;
@@ -46,6 +48,8 @@ import vividcrown.core.yard.YardDeed;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.journal.DeedJson;
+import vividcrown.core.time.DatedSpan;
+import vividcrown.server.mite.BroodBreakView;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.store.InStore;
@@ -59,6 +63,8 @@ class SplitController {
 
     private static final double SECONDS = 3;
     private static final int WEEK = 7;
+    /** A virgin at hand has mostly been out so long. Common practice. */
+    private static final int VIRGIN_DAYS = 4;
     /** Flyers find home from nearer. Common practice. */
     private static final double BEYOND_FLIGHT_KM = 5;
 
@@ -98,12 +104,15 @@ class SplitController {
      * @param inStock what was taken to lie in the store, where nobody said otherwise
      * @param ownDrift by the operation's own counts, so many times the usual share of bees flies home
      * @param driftCounts units counted after they were made that this rests on; 0 if it is the trade's
+     * @param broodBreak days without sealed brood that it opens: in the new unit, or in the hive that loses its queen; left out if
+     *        it opens none
      * @param framesMeant frames that other splits are to take: they are left for them
      */
     record SplitPage(Asking.ReckonedWith with, List<Asking.UnitLine> units, SplitPlanView plan, String toYard,
             double kilometres,
             @Schema(ref = "#/components/schemas/SplitSheet") @Nullable JsonNode sheet, QueensAtHand.AtHand atHand,
-            StockTaken inStock, int framesMeant, double ownDrift, int driftCounts) {
+            StockTaken inStock, int framesMeant, double ownDrift, int driftCounts,
+            @Nullable BroodBreakView broodBreak) {
     }
 
     /**
@@ -171,7 +180,7 @@ class SplitController {
                 .map(one -> (JsonNode) DeedJson.MAPPER.valueToTree(one)).orElse(null);
         return new SplitPage(asked.with(), asked.lines(), SplitPlanView.of(plan), roads.to().name(),
                 Math.round(10 * roads.nearest()) / 10.0, sheet, queensAtHand.on(asked.with().day()), inStock,
-                meant.size(), Math.round(100 * drift.factor()) / 100.0, drift.pairs());
+                meant.size(), Math.round(100 * drift.factor()) / 100.0, drift.pairs(), broodBreak(plan, asked));
     }
 
     /**
@@ -225,6 +234,18 @@ class SplitController {
     @Operation(operationId = "recipes", summary = "Ways of making increase: the trade's, and the operation's own")
     RecipesPage recipes() {
         return new RecipesPage(Stream.of(RecipeKind.values()).map(Recipes::of).toList(), settings.current().recipes());
+    }
+
+    private static @Nullable BroodBreakView broodBreak(SplitPlan plan, Asking.Asked asked) {
+        LocalDate day = asked.with().day();
+        return plan.newUnits().stream().findFirst().map(unit -> BroodBreakView.of(BroodBreak.of(switch (unit.gets()) {
+            // where the old queen goes along it is her hive that has none
+            case RAISES_ITS_OWN, THE_OLD_QUEEN -> BroodBreak.Plan.RAISES_ITS_OWN;
+            case RIPE_CELL -> BroodBreak.Plan.CELL_GIVEN;
+            case VIRGIN -> BroodBreak.Plan.VIRGIN_GIVEN;
+            case MATED_QUEEN -> BroodBreak.Plan.QUEEN_GIVEN;
+        }, DatedSpan.on(day), unit.gets() == Gets.RIPE_CELL ? day.plusDays(1) : day, VIRGIN_DAYS, true, false,
+                asked.at().year(), asked.at().assumptions()))).orElse(null);
     }
 
     private SplitRecipe recipe(SplitAsk ask) {

@@ -1,0 +1,139 @@
+package vividcrown.server.mite;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static vividcrown.server.support.Client.deed;
+import static vividcrown.server.support.Client.entry;
+
+import java.time.LocalDate;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** Mites counted, treatments in and out, brood stops, over the API. */
+@ExtendWith(Application.class)
+class MiteTest {
+
+    private final Application.Running application;
+    private Client owner;
+    private LocalDate today;
+
+    MiteTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void signIn() {
+        owner = application.signedIn(application.demo().ownerEmail());
+        today = LocalDate.parse(owner.get("/api/v1/session").json().path("today").asString());
+    }
+
+    private Client.Answer tell(Map<String, Object> deed) {
+        return owner.post("/api/v1/journal", Map.of("entries", List.of(entry(today, deed))));
+    }
+
+    private String hive(String code) {
+        return owner.get("/api/v1/hives").json().valueStream().filter(one -> one.path("code").asString().equals(code))
+                .findFirst().orElseThrow().path("id").asString();
+    }
+
+    private JsonNode mites(String code) {
+        return owner.get("/api/v1/mites").json().path("hives").valueStream()
+                .filter(one -> one.path("code").asString().equals(code)).findFirst().orElseThrow();
+    }
+
+    private Map<String, Object> wash(String code, int mites, int bees, boolean queenSafe) {
+        return deed("MITES_COUNTED", "hive", hive(code), "way", "WASH", "mites", mites, "second", 0, "bees", bees,
+                "estimated", false, "queenSafe", queenSafe, "openBrood", true);
+    }
+
+    /** Nine of 300: three per cent, exact interval 1.4–5.6 (Clopper & Pearson 1934). */
+    @Test
+    void a_wash_is_a_percentage_with_its_interval_what_rules_say_and_what_becomes_of_it() {
+        assertThat(tell(wash("H 3", 9, 300, true)).status()).isEqualTo(200);
+        JsonNode found = mites("H 3");
+        JsonNode percent = found.path("counts").get(0).path("percent");
+        assertThat(percent.path("likely").asDouble()).isEqualTo(3);
+        assertThat(percent.path("least").asDouble()).isBetween(1.36, 1.40);
+        assertThat(percent.path("most").asDouble()).isBetween(5.60, 5.65);
+        assertThat(found.path("rules").valueStream().map(one -> one.path("says").asString())).containsOnly("ACT");
+        assertThat(found.path("course").path("percent").path("likely").asDouble()).isGreaterThan(6);
+    }
+
+    @Test
+    void what_cannot_be_is_refused_and_an_unseen_queen_is_told() {
+        Client.Answer none = tell(wash("H 3", 10, 0, true));
+        assertThat(none.status()).as(none.text()).isIn(400, 422);
+        assertThat(none.text()).contains("bees");
+        assertThat(tell(wash("H 3", 2, 300, false)).status()).isEqualTo(200);
+        assertThat(mites("H 3").path("counts").get(0).path("cautions").toString()).contains("may have been washed")
+                .contains(String.valueOf(today.plusDays(4).getDayOfMonth()));
+    }
+
+    @Test
+    void a_count_that_is_corrected_counts_once_and_both_are_kept() {
+        Map<String, Object> first = entry(today, wash("H 3", 90, 300, true));
+        owner.post("/api/v1/journal", Map.of("entries", List.of(first)));
+        Map<String, Object> mended = new HashMap<>(entry(today, wash("H 3", 9, 300, true)));
+        mended.put("corrects", first.get("id"));
+        Client.Answer answer = owner.post("/api/v1/journal", Map.of("entries", List.of(mended)));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(mites("H 3").path("counts")).hasSize(1);
+        assertThat(mites("H 3").path("counts").get(0).path("mites").asInt()).isEqualTo(9);
+    }
+
+    /** Combs of a hive under treatment, or whose honey is held, go nowhere (common practice; label and law decide). */
+    @Test
+    void a_treated_hive_gives_nothing_until_the_label_lets_it() {
+        assertThat(donors()).contains("H 1");
+        tell(deed("TREATMENT_IN", "hive", hive("H 1"), "what", "strips", "honeyUntil", today.plusDays(30).toString()));
+        assertThat(mites("H 1").path("treatment").asString()).isEqualTo("strips");
+        assertThat(donors()).doesNotContain("H 1");
+        tell(deed("TREATMENT_OUT", "hive", hive("H 1")));
+        assertThat(mites("H 1").path("treatment").isMissingNode()).isTrue();
+        assertThat(donors()).as("its honey is held still").doesNotContain("H 1");
+    }
+
+    private List<String> donors() {
+        return owner.post("/api/v1/splits/plan", Map.of("recipe", "CELL_NUC", "queens", 10)).json().path("plan")
+                .path("donors").valueStream().map(one -> one.path("code").asString()).toList();
+    }
+
+    @Test
+    void a_planned_treatment_is_kept_until_it_is_planned_no_longer() {
+        assertThat(mites("H 9").has("planned")).isTrue();
+        tell(deed("TREATMENT_NOT_PLANNED", "hive", hive("H 9")));
+        assertThat(mites("H 9").has("planned")).isFalse();
+        // a board tells of the colony, not of its bees
+        assertThat(mites("H 9").path("counts").get(0).has("percent")).isFalse();
+        assertThat(mites("H 9").path("counts").get(0).path("inAll").path("likely").asDouble()).isPositive();
+    }
+
+    /** Sealed worker brood is gone 21 days after the last egg, drone brood after 24 (common practice). */
+    @Test
+    void a_brood_stop_says_its_days_worker_and_drone_apart_and_its_cost() {
+        JsonNode stop = owner.get("/api/v1/mites/brood-stop?days=28&hive=" + hive("H 1")).json();
+        assertThat(stop.path("release").asString()).isEqualTo(today.plusDays(28).toString());
+        LocalDate worker = LocalDate.parse(stop.path("brood").path("worker").path("likelyFrom").asString());
+        LocalDate drone = LocalDate.parse(stop.path("brood").path("drone").path("likelyFrom").asString());
+        assertThat(worker).isEqualTo(today.plusDays(21));
+        assertThat(drone).isEqualTo(today.plusDays(24));
+        assertThat(stop.path("brood").path("bees").path("likely").asDouble()).isGreaterThan(20_000);
+        assertThat(stop.path("brood").path("acts").toString()).contains("honey");
+        assertThat(owner.get("/api/v1/mites/brood-stop?days=90&hive=" + hive("H 1")).status()).isEqualTo(400);
+    }
+
+    @Test
+    void a_caged_queen_lays_no_eggs_and_that_is_no_fault() {
+        String hive = hive("H 8");
+        tell(deed("HAPPENED", "hive", hive, "event", "QUEEN_CAGED"));
+        tell(deed("HIVE_READ", "hive", hive, "notes", Map.of("absent", List.of("EGGS"))));
+        assertThat(owner.get("/api/v1/colonies/" + hive).json().path("verdict").path("who").asString())
+                .contains("queen").doesNotContain("No queen");
+    }
+}
