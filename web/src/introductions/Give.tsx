@@ -188,8 +188,9 @@ function InHere({
 }) {
   const { t } = useTranslation()
   if (page.verdict === 'DO_NOT') return null
-  if (page.code === '?')
-    return <p className="mt-2 font-semibold">{t('introductions.nameHer')}</p>
+  if (begin.deeds.length === 0)
+    return <p className="mt-2 font-semibold">{t('introductions.notYetSo')}</p>
+  if (page.code === '?') return <p className="mt-2 font-semibold">{t('introductions.nameHer')}</p>
   if (page.verdict === 'GIVE') return <Begin {...begin} />
   return (
     <details className="mt-2">

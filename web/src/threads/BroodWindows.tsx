@@ -19,8 +19,7 @@ export function BroodWindows({ brood }: { brood: BroodBreak }) {
     ['none', brood.none],
   ] as const
   const ends = rows.flatMap(([, one]) => [one.likelyFrom, one.likelyUntil, one.sureUntil])
-  const last =
-    Math.max(first + 30, ...ends.flatMap((day) => (day ? [dayNumber(day)] : []))) + 3
+  const last = Math.max(first + 30, ...ends.flatMap((day) => (day ? [dayNumber(day)] : []))) + 3
   const x = (day: number) => LABEL + ((day - first) / (last - first)) * (WIDTH - LABEL)
   const bar = (from: string | undefined, until: string | undefined) => {
     if (!from) return undefined
@@ -54,9 +53,7 @@ export function BroodWindows({ brood }: { brood: BroodBreak }) {
               {t(`brood.window.${key}`)}: {say(one)}
             </li>
           ))}
-          <li>
-            {t('brood.cost', { least: brood.bees.least, most: brood.bees.most })}
-          </li>
+          <li>{t('brood.cost', { least: brood.bees.least, most: brood.bees.most })}</li>
         </ul>
       </figcaption>
     </figure>

@@ -189,7 +189,7 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
         Acceptance acceptance = Acceptance.of(receiver, given, method, Handling.AS_PLANNED, rate(method, own), gives);
         List<Way.Step> steps = new ArrayList<>(way.on(gives, notBefore));
         if (notBefore.isAfter(day)) {
-            steps.add(new Way.Step(DatedSpan.on(notBefore), Sentence.of("introduction.step.secondCut")));
+            steps.addFirst(new Way.Step(DatedSpan.on(notBefore), Sentence.of("introduction.step.secondCut")));
             steps.sort(Comparator.comparing(step -> step.when().earliest()));
         }
         DatedSpan opens = way.releasedOn(gives, notBefore);

@@ -14,8 +14,8 @@ import vividcrown.core.hive.Amount;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.Faults;
-import vividcrown.core.mite.MiteDeed.Way;
 import vividcrown.core.mite.MiteDeed.MitesCounted;
+import vividcrown.core.mite.MiteDeed.Way;
 
 class MiteRecordTest {
 

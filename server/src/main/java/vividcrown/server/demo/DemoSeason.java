@@ -352,7 +352,8 @@ final class DemoSeason {
         for (int number = 61; number <= 62; number++) {
             UUID queen = id("caged " + number);
             LocalDate day = TODAY.minusDays(number - 58L);
-            add(day, new QueenDeed.Known(queen, "25-" + number, "", false, Optional.empty(), Stage.JUDGED, 2025, "Birch",
+            add(day, new QueenDeed.Known(queen, "25-" + number, "", false, Optional.empty(), Stage.JUDGED, 2025,
+                    "Birch",
                     Optional.of(new Origin(Origin.Kind.BOUGHT, "a breeder down the valley"))), owner);
             queen(day, new QueenDeed.Caged(queen, number - 40, Optional.empty(), Optional.of(6)));
         }

@@ -83,7 +83,7 @@ class IntroductionController {
      * @param first what is to be done before, and what to mind
      * @param search how every frame was gone through in the last three days, by the record
      * @param ways the best first
-     * @param begins for each way, in its order: what is recorded when she is put in so
+     * @param begins for each way, in its order: what is recorded when she is put in so; nothing where it must wait
      * @param counted for each way, in its order: how many of the operation's own it rests on
      * @param worth what one more step would bring
      * @param after when the colony is hers, if she is given today the best way
@@ -106,6 +106,9 @@ class IntroductionController {
     }
 
     /**
+     * @param queenCode code of the queen
+     * @param hiveCode code of the hive
+     * @param methodText how she is given
      * @param chance that she is laying and kept
      * @param gain worth times chance, less what is risked and driven
      */
@@ -125,7 +128,8 @@ class IntroductionController {
      * @param waiting colonies that get none
      * @param proven no other way gains more
      */
-    record AtHandPage(List<QueenAtHand> queens, List<ColonyInNeed> colonies, List<QueenForColony> pairs, List<LeftOver> left,
+    record AtHandPage(List<QueenAtHand> queens, List<ColonyInNeed> colonies, List<QueenForColony> pairs,
+            List<LeftOver> left,
             List<LeftOver> waiting, boolean proven) {
     }
 
@@ -203,10 +207,14 @@ class IntroductionController {
         OwnAcceptance own = introductions.own();
         IntroductionPlan plan = IntroductionPlan.of(receiver, given, day,
                 new BeeYear(yard.isSouthern(), yard.climateOfPlace()), own.at(day, yard.id().toString()));
-        List<AnswerView> begins = plan.ways().stream().map(way -> views.begins(new IntroductionDeed.Begun(
-                Generators.timeBasedEpochGenerator().generate(), hive, known.map(Queen::id),
-                known.map(Queen::code).orElse(given.code()), way.method(), way.opens().earliest(),
-                plan.noNewCellsFrom(), sprayed, cost), way.method())).toList();
+        List<AnswerView> begins = plan.ways().stream().map(way -> way.method().opensByItself()
+                && plan.noNewCellsFrom().isPresent()
+                        ? new AnswerView(way.method().name(), List.of())
+                        : views.begins(new IntroductionDeed.Begun(
+                                Generators.timeBasedEpochGenerator().generate(), hive, known.map(Queen::id),
+                                known.map(Queen::code).orElse(given.code()), way.method(), way.opens().earliest(),
+                                plan.noNewCellsFrom(), sprayed, cost), way.method()))
+                .toList();
         return new OwnIntroductionPage(hive, row.code(), given.code(), plan.verdict(), words(plan, true),
                 words(plan, false), receiver.search(), plan.ways().stream().map(IntroductionWayView::of).toList(),
                 begins, plan.ways().stream().map(way -> own.counted(way.method())).toList(),

@@ -50,6 +50,9 @@ class IntroductionDeeds {
     private Begun begun(Begun asked, Admission admission) {
         asked.queen().filter(introductions::isOnHerWay)
                 .ifPresent(_ -> admission.refuse("queen", "refusal.introduction.queenTwice", asked.code()));
+        // the bees open it themselves, and kill her for the first new cell
+        asked.noNewCellsFrom().filter(from -> from.isAfter(admission.day()) && asked.method().opensByItself())
+                .ifPresent(from -> admission.refuse("method", "refusal.introduction.opensTooEarly", from));
         Optional<Hive> hive = hives.findById(asked.hive());
         hive.filter(Hive::isEnded)
                 .ifPresent(one -> admission.refuse("hive", "refusal.introduction.ended", one.code()));

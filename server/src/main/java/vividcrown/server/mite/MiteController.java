@@ -168,6 +168,7 @@ class MiteController {
      * A queen caged as a brood stop.
      *
      * @param release the day on which she is let out
+     * @param brood the days without sealed brood, and what they cost
      */
     record BroodStopPage(UUID hive, String code, LocalDate release, BroodBreakView brood) {
     }

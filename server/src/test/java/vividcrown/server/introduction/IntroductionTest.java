@@ -83,7 +83,8 @@ class IntroductionTest {
     }
 
     private static Map<String, Object> read(JsonNode introduction, String... seen) {
-        return deed("CAGE_READ", "introduction", introduction.path("id").asString(), "seen", List.of(seen), "minutes", 5);
+        return deed("CAGE_READ", "introduction", introduction.path("id").asString(), "seen", List.of(seen), "minutes",
+                5);
     }
 
     @Test
@@ -99,7 +100,7 @@ class IntroductionTest {
         told(today, deeds(choice(inK4(), "KEPT")));
         JsonNode closed = owner.get(BOARD).json().path("closed").get(0);
         assertThat(closed.path("outcome").asString()).isEqualTo("KEPT");
-        assertThat(owner.get("/api/v1/round").text()).doesNotContain("INTRODUCTION_");
+        assertThat(owner.get("/api/v1/round").text()).doesNotContain("INTRODUCTION_EGGS", "INTRODUCTION_READ_BEES");
         // her first result raises what is believed of the way
         JsonNode plan = owner.get(BOARD + "/plan?code=x&hive=" + hive("H 6")).json();
         assertThat(plan.path("counted").valueStream().map(JsonNode::asInt)).contains(1);
@@ -138,26 +139,28 @@ class IntroductionTest {
     }
 
     @Test
-    void searched_frame_by_frame_with_nobody_found_a_bought_queen_goes_in_and_stands_in_her_record() {
-        String h6 = hive("H 6");
-        assertThat(owner.get(BOARD + "/plan?hive=%s&code=x".formatted(h6)).json().path("verdict").asString())
-                .isNotEqualTo("GIVE");
-        told(today, deed("HIVE_READ", "hive", h6, "notes", Map.of("absent",
-                List.of("QUEEN", "VIRGIN", "EGGS", "OPEN_BROOD", "QUEEN_CELLS"), "search",
+    void searched_twice_after_its_queen_was_taken_it_takes_a_bought_one_and_the_second_cut_is_dated() {
+        String k1 = hive("K 1");
+        told(today, deed("HAPPENED", "hive", k1, "event", "QUEEN_REMOVED"));
+        assertThat(owner.get(BOARD + "/plan?code=x&hive=" + k1).json().path("verdict").asString()).isEqualTo("FIRST");
+        told(today, deed("HIVE_READ", "hive", k1, "notes", Map.of("seen", List.of("EGGS_SINGLE"), "absent",
+                List.of("QUEEN", "VIRGIN", "QUEEN_CELLS"), "search",
                 Map.of("minutes", 30, "passes", 2, "muchSmoke", false))));
-        JsonNode plan = owner.get(BOARD + "/plan?hive=%s&queen=%s".formatted(h6, caged("25-61"))).json();
+        JsonNode plan = owner.get(BOARD + "/plan?hive=%s&queen=%s".formatted(k1, caged("25-61"))).json();
+        assertThat(plan.path("verdict").asString()).isEqualTo("GIVE");
         assertThat(plan.path("search").asString()).isEqualTo("TWICE");
-        if (plan.path("begins").isEmpty()) {
-            // somebody may still hide in there: then it says who, and nothing can be begun
-            assertThat(plan.path("refusals")).isNotEmpty();
-            return;
-        }
-        told(today, deeds(plan.path("begins").get(0)));
+        List<String> methods = plan.path("ways").valueStream().map(way -> way.path("method").asString()).toList();
+        // candy opens by itself, while the bees can begin a cell on what was left
+        assertThat(plan.path("begins").get(methods.indexOf("CAGE_CANDY")).path("deeds")).isEmpty();
+        assertThat(tell(today, begun(k1, caged("25-61"), "CAGE_CANDY", today.plusDays(7).toString())).findings())
+                .singleElement().asString().contains("hang it in from that day on");
+        told(today, deeds(plan.path("begins").get(methods.indexOf("CAGE_BY_HAND"))));
         assertThat(owner.get("/api/v1/bank").json().valueStream().map(one -> one.path("code").asString()))
                 .doesNotContain("25-61");
-        Client.Answer twice = tell(today, deeds(owner
-                .get(BOARD + "/plan?hive=%s&queen=%s".formatted(hive("H 5"), caged("25-62"))).json().path("begins")));
-        assertThat(twice.status()).isIn(200, 400);
+        JsonNode in = owner.get(BOARD).json().path("open").valueStream()
+                .filter(one -> one.path("hiveCode").asString().equals("K 1")).findFirst().orElseThrow();
+        assertThat(tasks(in)).containsExactly("READ_BEES", "SECOND_CUT");
+        assertThat(in.path("opens").asString()).isGreaterThanOrEqualTo(today.plusDays(5).toString());
     }
 
     @Test
@@ -178,8 +181,13 @@ class IntroductionTest {
     }
 
     private Map<String, Object> begun(String hive, String queen) {
+        return begun(hive, queen, "CAGE_BY_HAND", today.toString());
+    }
+
+    private Map<String, Object> begun(String hive, String queen, String method, String noNewCellsFrom) {
         return deed("INTRODUCTION_BEGUN", "introduction", UUID.randomUUID(), "hive", hive, "queen", queen, "code",
-                "25-61", "method", "CAGE_BY_HAND", "opens", today.plusDays(3).toString(), "sprayed", false, "cost", 25);
+                "25-61", "method", method, "opens", today.plusDays(3).toString(), "noNewCellsFrom", noNewCellsFrom,
+                "sprayed", false, "cost", 25);
     }
 
     @Test

@@ -124,7 +124,7 @@ class MiteTest {
         assertThat(worker).isEqualTo(today.plusDays(21));
         assertThat(drone).isEqualTo(today.plusDays(24));
         assertThat(stop.path("brood").path("bees").path("likely").asDouble()).isGreaterThan(20_000);
-        assertThat(stop.path("brood").path("acts").toString()).contains("honey");
+        assertThat(stop.path("brood").path("acts").toString()).contains("Honey boxes off");
         assertThat(owner.get("/api/v1/mites/brood-stop?days=90&hive=" + hive("H 1")).status()).isEqualTo(400);
     }
 

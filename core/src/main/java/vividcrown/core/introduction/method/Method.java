@@ -31,6 +31,14 @@ public enum Method {
         };
     }
 
+    /** Whether the bees let her out, whatever stands in the hive by then. */
+    public boolean opensByItself() {
+        return switch (this) {
+            case CAGE_CANDY, CAGED_VIRGIN -> true;
+            case WITH_HER_NUC, PUSH_IN_CAGE, CAGE_BY_HAND, RIPE_CELL, NEW_VIRGIN -> false;
+        };
+    }
+
     public Sentence sentence() {
         return Sentence.of("introduction.method." + name());
     }
