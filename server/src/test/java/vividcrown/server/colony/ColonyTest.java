@@ -292,8 +292,11 @@ class ColonyTest {
 
     @Test
     void a_nuc_is_judged_like_any_hive_by_what_was_seen_of_its_queen() {
-        String queen = owner.get("/api/v1/orders/free-queens").json().get(0).path("id").asString();
-        String nuc = owner.get("/api/v1/queens/" + queen).json().path("queen").path("hiveId").asString();
+        String nuc = owner.get("/api/v1/orders/free-queens").json().valueStream()
+                .map(one -> owner.get("/api/v1/queens/" + one.path("id").asString()).json().path("queen")
+                        .path("hiveId").asString(""))
+                // one that lies in a cage is free too
+                .filter(hive -> !hive.isEmpty()).findFirst().orElseThrow();
         JsonNode verdict = owner.get("/api/v1/colonies/" + nuc).json().path("verdict");
         assertThat(verdict.path("leading").asString()).isEqualTo("LAYING_QUEEN");
         assertThat(owner.tell("HIVE_READ", "hive", nuc, "notes", Map.of("seen", List.of("EGGS_SEVERAL", "EGGS_ON_WALLS",

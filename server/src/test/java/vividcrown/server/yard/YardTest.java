@@ -128,7 +128,9 @@ class YardTest {
         String yard = opened(46, 500);
         assertThat(owner.tell("YARD_CLOSED", "yard", yard).status()).isEqualTo(200);
         assertThat(page(yard).path("place").path("closedOn").asString()).isEqualTo("2026-06-09");
-        String hive = owner.get("/api/v1/colonies").json().get(0).path("id").asString();
+        // no hive with a sign of disease goes to another yard
+        String hive = owner.get("/api/v1/colonies").json().valueStream().filter(one -> !one.path("stop").asBoolean())
+                .findFirst().orElseThrow().path("id").asString();
         assertThat(owner.tell("HIVE_MOVED", "hive", hive, "yard", yard, "position", 1).findings()).singleElement()
                 .asString().contains("New ground is closed");
         owner.tell("YARD_OPENED", "yard", yard, "name", "New ground", "prefix", "N", "walkOrder", 9, "latitude", 46,
