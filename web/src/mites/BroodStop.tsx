@@ -42,7 +42,7 @@ export function BroodStop({ hive, onDone }: { hive: MiteHive; onDone: () => void
               className="act act-main mt-2"
               onClick={() => {
                 void record(t('brood.caged', { hive: hive.code }), [
-                  { deed: { kind: 'HAPPENED', hive: hive.id, event: 'QUEEN_CAGED' } },
+                  { deed: { kind: 'BROOD_STOPPED', hive: hive.id, release: page.release } },
                 ])
                 onDone()
               }}

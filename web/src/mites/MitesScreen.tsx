@@ -198,6 +198,21 @@ function Hive({ hive }: { hive: MiteHive }) {
           </button>
         </p>
       )}
+      {hive.release && (
+        <p>
+          {t('mites.release', { day: sayDay(hive.release) })}{' '}
+          <button
+            className="act"
+            onClick={() =>
+              void record(t('mites.released', { hive: hive.code }), [
+                { deed: { kind: 'HAPPENED', hive: hive.id, event: 'QUEEN_RELEASED' } },
+              ])
+            }
+          >
+            {t('mites.released', { hive: hive.code })}
+          </button>
+        </p>
+      )}
       {hive.counts.length > 1 && <Trend counts={hive.counts} />}
       {open === 'count' && <CountForm hive={hive} onDone={() => setOpen('')} />}
       {open === 'stop' && <BroodStop hive={hive} onDone={() => setOpen('')} />}

@@ -9,6 +9,12 @@ export function expectedAt(stop: Stop): Expected | undefined {
   if (stop.job === 'DRONE_COMB') {
     return { act: 'DRONE_COMB_IN', deed: { kind: 'DRONE_COMB_IN', hive: stop.subject } }
   }
+  if (stop.job === 'RELEASE_QUEEN') {
+    return {
+      act: 'QUEEN_RELEASED',
+      deed: { kind: 'HAPPENED', hive: stop.subject, event: 'QUEEN_RELEASED' },
+    }
+  }
   if (stop.split || stop.introduction || stop.subjectKind === 'HIVE' || needsItsPage(stop))
     return undefined
   if (stop.hive) {

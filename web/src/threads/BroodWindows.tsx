@@ -2,9 +2,8 @@ import { useTranslation } from 'react-i18next'
 import type { BroodBreak } from '../api/types'
 import { dayNumber, sayDay } from '../time/days'
 
-const WIDTH = 640
-const LABEL = 150
-const ROW = 26
+const WIDTH = 100
+const HEIGHT = 20
 const OPEN_END_DAYS = 20
 
 type Window = BroodBreak['worker']
@@ -20,43 +19,41 @@ export function BroodWindows({ brood }: { brood: BroodBreak }) {
   ] as const
   const ends = rows.flatMap(([, one]) => [one.likelyFrom, one.likelyUntil, one.sureUntil])
   const last = Math.max(first + 30, ...ends.flatMap((day) => (day ? [dayNumber(day)] : []))) + 3
-  const x = (day: number) => LABEL + ((day - first) / (last - first)) * (WIDTH - LABEL)
+  const x = (day: number) => ((day - first) / (last - first)) * WIDTH
   const bar = (from: string | undefined, until: string | undefined) => {
     if (!from) return undefined
     const start = dayNumber(from)
     const end = until ? dayNumber(until) + 1 : Math.min(last, start + OPEN_END_DAYS)
-    return { x: x(start), width: Math.max(2, x(Math.min(end, last)) - x(start)) }
+    return { x: x(start), width: Math.max(0.5, x(Math.min(end, last)) - x(start)) }
   }
   return (
-    <figure className="mt-2 max-w-2xl">
-      <svg viewBox={`0 0 ${WIDTH} ${rows.length * ROW + 4}`} className="w-full" aria-hidden>
-        {rows.map(([key, one], at) => {
-          const likely = bar(one.likelyFrom, one.likelyUntil)
-          const sure = bar(one.sureFrom, one.sureUntil)
-          const y = at * ROW + 4
-          return (
-            <g key={key}>
-              <text x={0} y={y + 15} fontSize={13} fill="currentColor">
-                {t(`brood.window.${key}`)}
-              </text>
-              <line x1={LABEL} x2={WIDTH} y1={y + 10} y2={y + 10} stroke="var(--rule)" />
-              {likely && <rect {...likely} y={y} height={20} fill="currentColor" opacity={0.25} />}
-              {sure && <rect {...sure} y={y + 4} height={12} fill="currentColor" />}
-            </g>
-          )
-        })}
-      </svg>
-      <figcaption>
-        <ul>
-          {rows.map(([key, one]) => (
-            <li key={key}>
-              {t(`brood.window.${key}`)}: {say(one)}
-            </li>
-          ))}
-          <li>{t('brood.cost', { least: brood.bees.least, most: brood.bees.most })}</li>
-        </ul>
-      </figcaption>
-    </figure>
+    <ul className="mt-2 max-w-2xl">
+      {rows.map(([key, one]) => {
+        const likely = bar(one.likelyFrom, one.likelyUntil)
+        const sure = bar(one.sureFrom, one.sureUntil)
+        return (
+          <li key={key} className="border-b border-rule py-1">
+            <strong>{t(`brood.window.${key}`)}</strong>
+            <svg
+              viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+              preserveAspectRatio="none"
+              className="block h-5 w-full"
+              aria-hidden
+            >
+              <rect x={0} y={HEIGHT / 2} width={WIDTH} height={1} fill="var(--rule)" />
+              {likely && (
+                <rect {...likely} y={0} height={HEIGHT} fill="currentColor" opacity={0.25} />
+              )}
+              {sure && <rect {...sure} y={4} height={HEIGHT - 8} fill="currentColor" />}
+            </svg>
+            <span className="text-sm">{say(one)}</span>
+          </li>
+        )
+      })}
+      <li className="py-1">
+        {t('brood.cost', { least: brood.bees.least, most: brood.bees.most })}
+      </li>
+    </ul>
   )
 
   function say(one: Window) {

@@ -74,7 +74,19 @@ public sealed interface MiteDeed extends Deed {
     record TreatmentOut(UUID hive) implements MiteDeed {
     }
 
-    /** A treatment without brood is planned: rules that tolerate more for its sake hold only as long as it does. */
+    /**
+     * The queen was caged inside as a brood stop.
+     *
+     * @param release the day on which she is to be let out
+     */
+    record BroodStopped(UUID hive, LocalDate release) implements MiteDeed {
+    }
+
+    /**
+     * A treatment without brood is planned: rules that tolerate more for its sake hold only as long as it does.
+     *
+     * @param day on which it is to be done
+     */
     record TreatmentPlanned(UUID hive, LocalDate day) implements MiteDeed {
     }
 

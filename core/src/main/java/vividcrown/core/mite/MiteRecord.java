@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.mite.MiteDeed.MitesCounted;
+import vividcrown.core.reading.EventKind;
 
 /**
  * What is known of a hive's mites.
@@ -15,12 +17,13 @@ import vividcrown.core.mite.MiteDeed.MitesCounted;
  * @param treatment that is in it
  * @param honeyUntil until then no honey of it is taken
  * @param planned a treatment without brood on that day
+ * @param release the day on which a queen caged as a brood stop is to be let out; empty if none is caged
  */
 public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Optional<LocalDate> honeyUntil,
-        Optional<LocalDate> planned) {
+        Optional<LocalDate> planned, Optional<LocalDate> release) {
 
     public static final MiteRecord NOTHING = new MiteRecord(List.of(), Optional.empty(), Optional.empty(),
-            Optional.empty());
+            Optional.empty(), Optional.empty());
 
     public MiteRecord {
         counts = List.copyOf(counts);
@@ -43,6 +46,7 @@ public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Op
         Optional<Treatment> treatment = Optional.empty();
         Optional<LocalDate> honey = Optional.empty();
         Optional<LocalDate> planned = Optional.empty();
+        Optional<LocalDate> release = Optional.empty();
         for (Entry entry : record) {
             switch (entry.deed()) {
                 case MitesCounted counted -> counts.add(new Counted(entry.id(), entry.day(), counted));
@@ -54,12 +58,19 @@ public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Op
                 case MiteDeed.TreatmentOut _ -> treatment = Optional.empty();
                 case MiteDeed.TreatmentPlanned plan -> planned = Optional.of(plan.day());
                 case MiteDeed.TreatmentNotPlanned _ -> planned = Optional.empty();
+                case MiteDeed.BroodStopped stop -> release = Optional.of(stop.release());
+                case HiveDeed.Happened happened when endsTheStop(happened.event()) -> release = Optional.empty();
                 default -> {
                     // of something else
                 }
             }
         }
-        return new MiteRecord(counts, treatment, honey, planned);
+        return new MiteRecord(counts, treatment, honey, planned, release);
+    }
+
+    /** Let out, or no longer there. */
+    private static boolean endsTheStop(EventKind event) {
+        return event == EventKind.QUEEN_RELEASED || event == EventKind.QUEEN_REMOVED;
     }
 
     private static Optional<LocalDate> later(Optional<LocalDate> one, Optional<LocalDate> other) {

@@ -11,11 +11,13 @@ import java.util.Optional;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.hive.Amount;
+import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.Faults;
 import vividcrown.core.mite.MiteDeed.MitesCounted;
 import vividcrown.core.mite.MiteDeed.Way;
+import vividcrown.core.reading.EventKind;
 
 class MiteRecordTest {
 
@@ -59,6 +61,16 @@ class MiteRecordTest {
                 .waitsForTreatment(AUG_10)).isFalse();
         assertThat(after(new MiteDeed.TreatmentPlanned(HIVE, day),
                 new MiteDeed.TreatmentIn(HIVE, "drip", Optional.empty())).waitsForTreatment(AUG_10)).isFalse();
+    }
+
+    @Test
+    void a_caged_queen_is_to_be_let_out_until_she_is_or_is_gone() {
+        MiteDeed stop = new MiteDeed.BroodStopped(HIVE, AUG_10.plusDays(25));
+        assertThat(after(stop).release()).contains(AUG_10.plusDays(25));
+        for (EventKind end : List.of(EventKind.QUEEN_RELEASED, EventKind.QUEEN_REMOVED)) {
+            assertThat(after(stop, new HiveDeed.Happened(HIVE, end)).release()).isEmpty();
+        }
+        assertThat(after(stop, new HiveDeed.Happened(HIVE, EventKind.BROOD_GIVEN)).release()).isPresent();
     }
 
     @Test

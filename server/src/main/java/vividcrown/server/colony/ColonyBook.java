@@ -21,6 +21,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.SeenOfHer;
+import vividcrown.core.mite.MiteDeed;
 import vividcrown.core.mite.MiteRecord;
 import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.QueenDeed;
@@ -178,6 +179,7 @@ public class ColonyBook {
                     .anyMatch(move -> bringsOpenBrood(hive, move, entry)) ->
                 Optional.of(EventKind.BROOD_GIVEN);
             case QueenDeed.Placed one -> Optional.of(given(one.given()));
+            case MiteDeed.BroodStopped _ -> Optional.of(EventKind.QUEEN_CAGED);
             case JudgementDeed.ActionChosen one -> one.action().does();
             default -> Optional.empty();
         };

@@ -25,6 +25,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.HiveDeed;
+import vividcrown.core.hive.Purpose;
 import vividcrown.core.introduction.Assignment;
 import vividcrown.core.introduction.Given;
 import vividcrown.core.introduction.Introduction;
@@ -250,7 +251,7 @@ class IntroductionController {
         Map<UUID, Yard> places = yards.byId();
         List<Queen> caged = queens.caged().stream().filter(one -> !one.stage().isCell())
                 .sorted(Comparator.comparing(Queen::code)).toList();
-        List<Hive> all = hives.colonies();
+        List<Hive> all = hives.keptFor(Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC);
         Map<UUID, ColonyStanding> standing = standings.of(all, places, day);
         Set<UUID> underWay = introductions.underWayIn(all.stream().map(Hive::id).toList());
         List<Hive> need = all.stream().filter(hive -> !underWay.contains(hive.id()))

@@ -82,10 +82,12 @@ class MiteController {
      * @param treatedSince the day it was put in
      * @param honeyUntil until then no honey of it is taken
      * @param planned a treatment without brood, for which one rule waits
+     * @param release the day on which a queen caged as a brood stop is to be let out
      */
     record MiteHive(UUID id, String code, String yardName, List<MiteCountView> counts, boolean stale,
             List<RuleView> rules, boolean disagree, @Nullable CourseView course, @Nullable String treatment,
-            @Nullable LocalDate treatedSince, @Nullable LocalDate honeyUntil, @Nullable LocalDate planned) {
+            @Nullable LocalDate treatedSince, @Nullable LocalDate honeyUntil, @Nullable LocalDate planned,
+            @Nullable LocalDate release) {
     }
 
     /** What groups hives. */
@@ -120,6 +122,7 @@ class MiteController {
             return DeedKinds.of(DeedKind.of("MITES_COUNTED", MiteDeed.MitesCounted.class),
                     DeedKind.of("TREATMENT_IN", MiteDeed.TreatmentIn.class),
                     DeedKind.of("TREATMENT_OUT", MiteDeed.TreatmentOut.class),
+                    DeedKind.of("BROOD_STOPPED", MiteDeed.BroodStopped.class),
                     DeedKind.of("TREATMENT_PLANNED", MiteDeed.TreatmentPlanned.class),
                     DeedKind.of("TREATMENT_NOT_PLANNED", MiteDeed.TreatmentNotPlanned.class));
         }
@@ -207,7 +210,7 @@ class MiteController {
                 MiteRule.disagree(words), course, known.treatment().map(MiteRecord.Treatment::what).orElse(null),
                 known.treatment().map(MiteRecord.Treatment::since).orElse(null),
                 known.honeyUntil().filter(until -> !until.isBefore(today)).orElse(null),
-                known.planned().filter(on -> !on.isBefore(today)).orElse(null));
+                known.planned().filter(on -> !on.isBefore(today)).orElse(null), known.release().orElse(null));
     }
 
     private static Infestation found(MiteRecord.Counted one, BeeYear year) {

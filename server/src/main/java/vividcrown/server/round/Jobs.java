@@ -64,11 +64,12 @@ public class Jobs {
     private final ColonyStandings colonies;
     private final SplitStops splitStops;
     private final IntroductionStops introductionStops;
+    private final MiteStops miteStops;
     private final SettingsInForce settings;
 
     Jobs(Yards yards, Hives hives, CellBuilders builders, Grafts grafts, Queens queens, QueenReader reader,
             Agendas agendas, ColonyStandings colonies, SplitStops splitStops,
-            IntroductionStops introductionStops, SettingsInForce settings) {
+            IntroductionStops introductionStops, MiteStops miteStops, SettingsInForce settings) {
         this.yards = yards;
         this.hives = hives;
         this.builders = builders;
@@ -79,6 +80,7 @@ public class Jobs {
         this.colonies = colonies;
         this.splitStops = splitStops;
         this.introductionStops = introductionStops;
+        this.miteStops = miteStops;
         this.settings = settings;
     }
 
@@ -127,6 +129,7 @@ public class Jobs {
             splitOf.put(keyOf(one.stop().subject(), one.stop().job()), one.split());
         });
         stops.addAll(introductionStops.of(yardsById, today));
+        stops.addAll(miteStops.of(yardsById, today));
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> hiveOfCell = atEmptyHives(stops, ripe, yardsById, hivesById, today);
         return new Found(stops, expected, yardsById, hivesById, hiveOfCell, splitOf);

@@ -144,7 +144,8 @@ class RoundPlanner {
         boolean atQueen = Jobs.isAtQueen(stop.job());
         UUID hive = found.hiveOfCell().get(stop.subject());
         UUID split = found.splitOf().get(Jobs.keyOf(stop.subject(), stop.job()));
-        boolean atColony = ColonyWork.isAtColony(stop.job()) || split != null && !split.equals(stop.subject());
+        boolean atColony = ColonyWork.isAtColony(stop.job()) || MiteStops.isOne(stop.job())
+                || split != null && !split.equals(stop.subject());
         boolean toMake = stop.subject().equals(split);
         boolean ofIntroduction = IntroductionStops.isOne(stop.job());
         boolean ofBatch = !atQueen && !atColony && !toMake && !ofIntroduction && hive == null;

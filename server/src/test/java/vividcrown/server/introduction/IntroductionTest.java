@@ -201,6 +201,21 @@ class IntroductionTest {
         assertThat(line.path("caution").asString()).contains("take them out");
     }
 
+    /** A nuc that lost its queen is a colony in need like any other. */
+    @Test
+    void a_nuc_without_its_queen_gets_one_of_those_at_hand() {
+        String k1 = hive("K 1");
+        told(today, deed("HAPPENED", "hive", k1, "event", "QUEEN_REMOVED"));
+        told(today, deed("HIVE_READ", "hive", k1, "notes", Map.of("seen", List.of("EGGS_SINGLE"), "absent",
+                List.of("QUEEN", "VIRGIN", "QUEEN_CELLS"), "search",
+                Map.of("minutes", 30, "passes", 2, "muchSmoke", false))));
+        JsonNode page = owner.get(BOARD + "/at-hand").json();
+        assertThat(page.path("pairs")).singleElement()
+                .satisfies(pair -> assertThat(pair.path("hiveCode").asString()).isEqualTo("K 1"));
+        // one caged queen is not given to two
+        assertThat(page.path("left")).hasSize(1);
+    }
+
     @Test
     void who_goes_where_leaves_nobody_out_without_a_word() {
         JsonNode page = owner.get(BOARD + "/at-hand").json();

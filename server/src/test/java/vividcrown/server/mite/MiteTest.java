@@ -129,11 +129,16 @@ class MiteTest {
     }
 
     @Test
-    void a_caged_queen_lays_no_eggs_and_that_is_no_fault() {
+    void a_queen_caged_as_a_brood_stop_is_let_out_on_the_round_and_lays_no_eggs_meanwhile_without_fault() {
         String hive = hive("H 8");
-        tell(deed("HAPPENED", "hive", hive, "event", "QUEEN_CAGED"));
+        tell(deed("BROOD_STOPPED", "hive", hive, "release", today.toString()));
+        assertThat(mites("H 8").path("release").asString()).isEqualTo(today.toString());
+        assertThat(owner.get("/api/v1/round").text()).contains("RELEASE_QUEEN");
         tell(deed("HIVE_READ", "hive", hive, "notes", Map.of("absent", List.of("EGGS"))));
-        assertThat(owner.get("/api/v1/colonies/" + hive).json().path("verdict").path("who").asString())
-                .contains("queen").doesNotContain("No queen");
+        assertThat(owner.get("/api/v1/colonies/" + hive).json().path("verdict").path("leading").asString())
+                .isEqualTo("LAYING_QUEEN");
+        tell(deed("HAPPENED", "hive", hive, "event", "QUEEN_RELEASED"));
+        assertThat(mites("H 8").has("release")).isFalse();
+        assertThat(owner.get("/api/v1/round").text()).doesNotContain("RELEASE_QUEEN");
     }
 }
