@@ -29,6 +29,7 @@ export function BroodStop({ hive, onDone }: { hive: MiteHive; onDone: () => void
       <Answer query={query}>
         {(page) => (
           <>
+            {page.caution && <p className="mt-2 font-semibold text-crown">{page.caution}</p>}
             <p className="mt-2 font-semibold">
               {t('brood.release', { day: sayDay(page.release) })}
             </p>

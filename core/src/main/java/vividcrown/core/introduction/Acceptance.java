@@ -30,6 +30,8 @@ public record Acceptance(Amount chance, double empty, Amount ifEmpty, List<Reaso
     private static final double BESIDE_ANOTHER = 0.1;
     private static final double TAIL = 0.05;
     private static final double LAYING_WORKERS = 0.1;
+    /** Among her own bees she is safer, though not safe. */
+    private static final double LAYING_WORKERS_MEET_A_NUC = 0.3;
     private static final int DEFENSIVE = 4;
     private static final int LONG_CAGED = 7;
     /** New cells are begun on what larvae remain, unless they are cut again. */
@@ -60,8 +62,9 @@ public record Acceptance(Amount chance, double empty, Amount ifEmpty, List<Reaso
         double shift = shift(receiver, given, method, handling, day, reasons);
         Amount plain = new Amount(believed.quantile(TAIL), believed.mean(), believed.quantile(1 - TAIL));
         Amount ifEmpty = plain.map(chance -> shifted(chance, shift));
-        Amount withWorkers = plain.map(chance -> shifted(chance, shift * LAYING_WORKERS));
-        double workers = method == Method.WITH_HER_NUC ? 0 : receiver.workersLay();
+        double ofWorkers = method == Method.WITH_HER_NUC ? LAYING_WORKERS_MEET_A_NUC : LAYING_WORKERS;
+        Amount withWorkers = plain.map(chance -> shifted(chance, shift * ofWorkers));
+        double workers = receiver.workersLay();
         Amount mixed = new Amount(mix(ifEmpty.least(), withWorkers.least(), workers),
                 mix(ifEmpty.likely(), withWorkers.likely(), workers), mix(ifEmpty.most(), withWorkers.most(), workers));
         if (workers > 0.02) {

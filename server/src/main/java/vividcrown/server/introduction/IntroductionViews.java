@@ -22,6 +22,7 @@ import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.time.DatedSpan;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.introduction.IntroductionView.AnswerView;
 import vividcrown.server.introduction.IntroductionView.NextView;
@@ -54,14 +55,23 @@ class IntroductionViews {
                 answer.map(CageReading.Answer::act).orElse(null),
                 answer.map(found -> found.why().toString()).orElse(null), one.readings(), one.looks(),
                 one.freedOn().orElse(null),
-                one.ahead(today).stream().map(next -> new NextView(next.task(), SpanView.of(next.when()),
-                        next.words().toString(), next.task().isUrgent(), answers(id, one, next.task()))).toList(),
+                next(id, one, hive, today),
                 one.closing().map(Introduction.Closing::outcome).orElse(null),
                 one.closing().map(Introduction.Closing::cause).orElse(null),
                 one.closing().map(Introduction.Closing::day).orElse(null),
                 one.closing().filter(closing -> closing.outcome() == Outcome.LOST)
                         .map(closing -> Sentence.of("introduction.after." + closing.cause().name()).toString())
                         .orElse(null));
+    }
+
+    private List<NextView> next(UUID id, Introduction one, Optional<Hive> hive, LocalDate today) {
+        if (one.isOpen() && hive.filter(in -> !in.isEnded()).isEmpty()) {
+            return List.of(new NextView(Introduction.Task.TAKE_HER_OUT, SpanView.of(DatedSpan.on(today)),
+                    Sentence.of("introduction.hiveGone").toString(), true,
+                    List.of(takenBack(id, one), lost(id, one, Cause.UNKNOWN))));
+        }
+        return one.ahead(today).stream().map(next -> new NextView(next.task(), SpanView.of(next.when()),
+                next.words().toString(), next.task().isUrgent(), answers(id, one, next.task()))).toList();
     }
 
     private List<AnswerView> answers(UUID id, Introduction one, Introduction.Task task) {

@@ -24,6 +24,8 @@ import vividcrown.core.hive.Amount;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
+import vividcrown.core.judgement.Status;
+import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mite.BroodBreak;
 import vividcrown.core.mite.Infestation;
 import vividcrown.core.mite.MiteCount;
@@ -35,9 +37,11 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.server.clock.Today;
 import vividcrown.server.colony.ColonyBook;
+import vividcrown.server.colony.ColonyGlances;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.hive.Stacks;
+import vividcrown.server.journal.Admission;
 import vividcrown.server.journal.DeedKind;
 import vividcrown.server.journal.DeedKinds;
 import vividcrown.server.mite.MiteViews.CourseView;
@@ -57,6 +61,7 @@ class MiteController {
     private static final int AHEAD_DAYS = 42;
     /** A count says nothing of the colony after so long. */
     private static final int STALE_DAYS = 42;
+    private static final double SURELY_LAYS = 0.8;
 
     /**
      * @param entry by which it can be corrected: both are kept
@@ -117,12 +122,19 @@ class MiteController {
     /** The deeds of mites. */
     @Configuration
     static class MiteDeeds {
+        private static MiteDeed.BroodStopped stopped(MiteDeed.BroodStopped asked, Admission admission) {
+            if (!asked.release().isAfter(admission.day())) {
+                admission.refuse("release", "refusal.broodStop.over", asked.release(), admission.day());
+            }
+            return asked;
+        }
+
         @Bean
         DeedKinds miteDeedKinds() {
             return DeedKinds.of(DeedKind.of("MITES_COUNTED", MiteDeed.MitesCounted.class),
                     DeedKind.of("TREATMENT_IN", MiteDeed.TreatmentIn.class),
                     DeedKind.of("TREATMENT_OUT", MiteDeed.TreatmentOut.class),
-                    DeedKind.of("BROOD_STOPPED", MiteDeed.BroodStopped.class),
+                    DeedKind.of("BROOD_STOPPED", MiteDeed.BroodStopped.class).through(MiteDeeds::stopped),
                     DeedKind.of("TREATMENT_PLANNED", MiteDeed.TreatmentPlanned.class),
                     DeedKind.of("TREATMENT_NOT_PLANNED", MiteDeed.TreatmentNotPlanned.class));
         }
@@ -132,16 +144,19 @@ class MiteController {
     private final Yards yards;
     private final Queens queens;
     private final ColonyBook book;
+    private final ColonyGlances glances;
     private final Stacks stacks;
     private final SettingsInForce settings;
     private final Today today;
 
-    MiteController(Hives hives, Yards yards, Queens queens, ColonyBook book, Stacks stacks,
+    MiteController(Hives hives, Yards yards, Queens queens, ColonyBook book, ColonyGlances glances,
+            Stacks stacks,
             SettingsInForce settings, Today today) {
         this.hives = hives;
         this.yards = yards;
         this.queens = queens;
         this.book = book;
+        this.glances = glances;
         this.stacks = stacks;
         this.settings = settings;
         this.today = today;
@@ -172,8 +187,9 @@ class MiteController {
      *
      * @param release the day on which she is let out
      * @param brood the days without sealed brood, and what they cost
+     * @param caution said where no queen may be there to be caged
      */
-    record BroodStopPage(UUID hive, String code, LocalDate release, BroodBreakView brood) {
+    record BroodStopPage(UUID hive, String code, LocalDate release, BroodBreakView brood, @Nullable String caution) {
     }
 
     @GetMapping("/api/v1/mites/brood-stop")
@@ -185,9 +201,15 @@ class MiteController {
                 .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
         Yard yard = yards.findById(row.yardId()).orElseThrow();
         boolean honey = stacks.of(hive).stream().anyMatch(box -> box.kind() == BoxKind.HONEY);
+        Verdict verdict = Objects.requireNonNull(glances.of(List.of(row), Map.of(yard.id(), yard), day).get(hive))
+                .verdict();
+        double lays = verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS);
         return new BroodStopPage(hive, row.code(), day.plusDays(days), BroodBreakView.of(BroodBreak.of(
                 BroodBreak.Plan.QUEEN_CAGED, DatedSpan.on(day), day.plusDays(days), 0, true, honey, year(yard),
-                settings.assumptions())));
+                settings.assumptions())),
+                lays < SURELY_LAYS
+                        ? Sentence.of("brood.perhapsNone", row.code(), Math.round(100 * (1 - lays))).toString()
+                        : null);
     }
 
     private static BeeYear year(Yard yard) {

@@ -129,6 +129,18 @@ class IntroductionTest {
         assertThat(owner.get(BOARD).json().path("closed").get(0).path("outcome").asString()).isEqualTo("TAKEN_BACK");
     }
 
+    @Test
+    void a_hive_that_ends_meanwhile_asks_what_became_of_her() {
+        String k4 = hive("K 4");
+        List<String> boxes = owner.get("/api/v1/colonies/" + k4).json().path("stack").valueStream()
+                .map(box -> box.path("id").asString()).toList();
+        told(today, deed("HIVE_ENDED", "hive", k4, "why", "DIED_OUT", "boxes", boxes, "store", "store"));
+        JsonNode orphan = owner.get(BOARD).json().path("open").get(0);
+        assertThat(orphan.path("next").get(0).path("text").asString()).contains("no more");
+        told(today, deeds(choice(orphan, "LOST_UNKNOWN")));
+        assertThat(owner.get(BOARD).json().path("open")).isEmpty();
+    }
+
     /** H 10 lost its queen days ago; eggs were seen once more: nobody is given before it is searched. */
     @Test
     void a_colony_that_may_have_a_queen_gets_none_before_it_is_searched() {

@@ -125,13 +125,20 @@ class MiteTest {
         assertThat(drone).isEqualTo(today.plusDays(24));
         assertThat(stop.path("brood").path("bees").path("likely").asDouble()).isGreaterThan(20_000);
         assertThat(stop.path("brood").path("acts").toString()).contains("Honey boxes off");
+        assertThat(stop.has("caution")).isFalse();
+        assertThat(owner.get("/api/v1/mites/brood-stop?days=28&hive=" + hive("H 6")).json().path("caution").asString())
+                .contains("no queen lays");
         assertThat(owner.get("/api/v1/mites/brood-stop?days=90&hive=" + hive("H 1")).status()).isEqualTo(400);
     }
 
     @Test
     void a_queen_caged_as_a_brood_stop_is_let_out_on_the_round_and_lays_no_eggs_meanwhile_without_fault() {
         String hive = hive("H 8");
-        tell(deed("BROOD_STOPPED", "hive", hive, "release", today.toString()));
+        assertThat(tell(deed("BROOD_STOPPED", "hive", hive, "release", today.toString())).text())
+                .contains("choose a later day");
+        Client.Answer caged = owner.post("/api/v1/journal", Map.of("entries",
+                List.of(entry(today.minusDays(25), deed("BROOD_STOPPED", "hive", hive, "release", today.toString())))));
+        assertThat(caged.status()).as(caged.text()).isEqualTo(200);
         assertThat(mites("H 8").path("release").asString()).isEqualTo(today.toString());
         assertThat(owner.get("/api/v1/round").text()).contains("RELEASE_QUEEN");
         tell(deed("HIVE_READ", "hive", hive, "notes", Map.of("absent", List.of("EGGS"))));
