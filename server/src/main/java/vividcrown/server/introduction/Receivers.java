@@ -43,8 +43,9 @@ class Receivers {
     Receiver of(Hive hive, Glance glance, Yard yard, double worth, LocalDate today) {
         Verdict verdict = glance.verdict();
         ColonyBook.Facts facts = glance.facts();
-        List<Entry> lately = facts.reads().stream()
-                .filter(entry -> !entry.day().isBefore(today.minusDays(SEARCH_HOLDS_DAYS))).toList();
+        LocalDate since = changed(facts.events()).filter(today.minusDays(SEARCH_HOLDS_DAYS)::isBefore)
+                .orElse(today.minusDays(SEARCH_HOLDS_DAYS));
+        List<Entry> lately = facts.reads().stream().filter(entry -> !entry.day().isBefore(since)).toList();
         return new Receiver(hive.code(),
                 bounded(verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS)
                         + verdict.chance(Status.DRONE_LAYER)),
@@ -78,10 +79,23 @@ class Receivers {
         boolean some = false;
         for (Entry entry : lately) {
             ReadingNotes notes = ColonyBook.notes(entry);
-            passes += notes.search().map(ReadingNotes.QueenSearch::passes).orElse(0);
+            // a search that found somebody says nothing of who is left
+            boolean foundHer = notes.seen().contains(Sign.QUEEN) || notes.seen().contains(Sign.QUEEN_MARKED)
+                    || notes.seen().contains(Sign.VIRGIN);
+            passes += foundHer ? 0 : notes.search().map(ReadingNotes.QueenSearch::passes).orElse(0);
             some |= !notes.sides().isEmpty() || notes.looked().isPresent();
         }
         return passes >= 2 ? Search.TWICE : passes == 1 ? Search.EVERY_FRAME : some ? Search.IN_PART : Search.NOT;
+    }
+
+    /** When somebody was last taken out or put in: what was searched before does not count. */
+    private static Optional<LocalDate> changed(List<ColonyEvent> events) {
+        return events.stream().filter(event -> switch (event.kind()) {
+            case QUEEN_REMOVED, QUEEN_GIVEN, CELL_GIVEN, VIRGIN_GIVEN, UNITED, STARTED, SPLIT_WITHOUT_QUEEN,
+                    SPLIT_WITHOUT_EGGS ->
+                true;
+            default -> false;
+        }).map(ColonyEvent::day).reduce((_, last) -> last);
     }
 
     private static Optional<LocalDate> cutOn(List<ColonyEvent> events, LocalDate today) {

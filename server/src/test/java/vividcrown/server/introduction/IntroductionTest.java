@@ -175,6 +175,21 @@ class IntroductionTest {
         assertThat(in.path("opens").asString()).isGreaterThanOrEqualTo(today.plusDays(5).toString());
     }
 
+    /** What was searched while the old queen was still in there, and found her, says nothing of who is left. */
+    @Test
+    void a_search_that_found_the_queen_opens_no_gate() {
+        String k1 = hive("K 1");
+        Map<String, Object> search = Map.of("minutes", 30, "passes", 2, "muchSmoke", false);
+        told(today.minusDays(1), deed("HIVE_READ", "hive", k1, "notes",
+                Map.of("absent", List.of("QUEEN_CELLS"), "search", search)));
+        told(today, deed("HIVE_READ", "hive", k1, "notes",
+                Map.of("seen", List.of("QUEEN_MARKED"), "search", search)));
+        told(today, deed("HAPPENED", "hive", k1, "event", "QUEEN_REMOVED"));
+        JsonNode plan = owner.get(BOARD + "/plan?code=x&hive=" + k1).json();
+        assertThat(plan.path("search").asString()).isIn("NOT", "IN_PART");
+        assertThat(plan.path("verdict").asString()).isNotEqualTo("GIVE");
+    }
+
     @Test
     void what_puts_a_queen_at_risk_is_refused_with_the_way_out() {
         String queen = caged("25-61");
