@@ -16,7 +16,10 @@ import vividcrown.core.judgement.Status;
  * @param stop signs of disease stand: nothing may be moved
  * @param clash readings and events cannot all be true
  * @param work what is to be done next, if anything
+ * @param release when a queen caged as a brood stop is to be let out
+ * @param treatment when a treatment is planned
  */
 public record ColonyStanding(Status leading, double chance, double need, Optional<LocalDate> lastRead,
-        Optional<Option.FollowUp> due, boolean overdue, boolean stop, boolean clash, Optional<ColonyWork> work) {
+        Optional<Option.FollowUp> due, boolean overdue, boolean stop, boolean clash, Optional<ColonyWork> work,
+        Optional<LocalDate> release, Optional<LocalDate> treatment) {
 }

@@ -130,7 +130,8 @@ public class ColonyStandings {
                 .map(next -> isDefensive(facts) ? next.atDefensiveBees() : next);
         return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
                 Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
-                overdue, stop, !verdict.proof().clashes().isEmpty(), work);
+                overdue, stop, !verdict.proof().clashes().isEmpty(), work, facts.mites().release(),
+                facts.mites().planned());
     }
 
     /** It was looked at lately and is in real doubt, and nobody has chosen what to do: the follow-ups of that would say. */

@@ -64,12 +64,11 @@ public class Jobs {
     private final ColonyStandings colonies;
     private final SplitStops splitStops;
     private final IntroductionStops introductionStops;
-    private final MiteStops miteStops;
     private final SettingsInForce settings;
 
     Jobs(Yards yards, Hives hives, CellBuilders builders, Grafts grafts, Queens queens, QueenReader reader,
             Agendas agendas, ColonyStandings colonies, SplitStops splitStops,
-            IntroductionStops introductionStops, MiteStops miteStops, SettingsInForce settings) {
+            IntroductionStops introductionStops, SettingsInForce settings) {
         this.yards = yards;
         this.hives = hives;
         this.builders = builders;
@@ -80,7 +79,6 @@ public class Jobs {
         this.colonies = colonies;
         this.splitStops = splitStops;
         this.introductionStops = introductionStops;
-        this.miteStops = miteStops;
         this.settings = settings;
     }
 
@@ -129,7 +127,6 @@ public class Jobs {
             splitOf.put(keyOf(one.stop().subject(), one.stop().job()), one.split());
         });
         stops.addAll(introductionStops.of(yardsById, today));
-        stops.addAll(miteStops.of(yardsById, today));
         List<Queen> ripe = atBatches(stops, yardsById, own.assumptions(), today);
         Map<UUID, UUID> hiveOfCell = atEmptyHives(stops, ripe, yardsById, hivesById, today);
         return new Found(stops, expected, yardsById, hivesById, hiveOfCell, splitOf);
@@ -141,8 +138,9 @@ public class Jobs {
         List<Stop> stops = new ArrayList<>();
         for (Hive hive : rows) {
             Stop.Box box = box(hive, yardsById);
-            Objects.requireNonNull(standing.get(hive.id())).work()
-                    .ifPresent(work -> stops.add(stop(box, hive, work)));
+            ColonyStanding stands = Objects.requireNonNull(standing.get(hive.id()));
+            stands.work().ifPresent(work -> stops.add(stop(box, hive, work)));
+            stops.addAll(MiteStops.of(box, hive, stands, today));
             hive.droneCombMeant().ifPresent(days -> stops.add(stop(box, hive, ColonyWork.droneComb(days))));
         }
         return stops;
