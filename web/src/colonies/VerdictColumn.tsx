@@ -1,5 +1,7 @@
+import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import type { Verdict } from '../api/types'
+import { settingsQuery } from '../settings/queries'
 import { dayNumber, sayDay, saySpan } from '../time/days'
 import { Reasons } from '../ui/Reasons'
 
@@ -17,6 +19,15 @@ export function useWho() {
     Math.max(...Object.values(contents.queen)) < SURE ? t('colony.likely', { who }) : who
 }
 
+/** Whom to tell: at hand without a signal too, once the settings were seen. */
+function Authority() {
+  const { t } = useTranslation()
+  const settings = useQuery(settingsQuery).data
+  if (!settings) return null
+  const { authority } = settings.settings
+  return <p>{authority ? t('colony.tell', { authority }) : t('colony.tellUnknown')}</p>
+}
+
 /** What the readings mean: the sentence first, then odds, why, what is still open. */
 export function VerdictColumn({ verdict }: { verdict: Verdict }) {
   const { t } = useTranslation()
@@ -32,6 +43,7 @@ export function VerdictColumn({ verdict }: { verdict: Verdict }) {
           {verdict.stop.map((reason) => (
             <p key={reason.text}>{reason.text}</p>
           ))}
+          <Authority />
         </div>
       )}
       <p className="font-read text-2xl leading-8 font-bold">{sayWho(verdict)}</p>

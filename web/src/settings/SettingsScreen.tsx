@@ -10,7 +10,7 @@ import type { Settings, SettingsPage } from '../api/types'
 import { useTell } from '../outbox/useRecord'
 import { PeopleSection } from '../people/PeopleSection'
 import { useSession } from '../session/queries'
-import { ChoiceField } from '../ui/Fields'
+import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { Answer, Findings, Page } from '../ui/Page'
 import { DATES, sayLanguage, USUAL_DATES } from './dates'
 import { Figures } from './FiguresTable'
@@ -62,6 +62,8 @@ function Form({
   const [preferred, setPreferred] = useState(page.settings.preferred)
   const [formats, setFormats] = useState(page.settings.formats)
   const [hands, setHands] = useState(page.settings.season)
+  const [authority, setAuthority] = useState(page.settings.authority ?? '')
+  const [mites, setMites] = useState(page.settings.mitePercent)
   return (
     <form
       className="max-w-4xl"
@@ -78,6 +80,8 @@ function Form({
             season: hands,
             // made and changed where splits are planned
             recipes: page.settings.recipes,
+            ...(authority.trim() ? { authority: authority.trim() } : {}),
+            ...(mites === undefined ? {} : { mitePercent: mites }),
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}
@@ -99,6 +103,20 @@ function Form({
             choices={DATES}
             say={sayLanguage}
             onChange={setDates}
+          />
+          <TextField
+            name={t('settings.authority')}
+            maxLength={200}
+            value={authority}
+            onChange={setAuthority}
+          />
+          <NumberField
+            name={t('settings.mites')}
+            min={0.1}
+            max={20}
+            step={0.1}
+            value={mites}
+            onChange={setMites}
           />
         </div>
         <Schools

@@ -174,9 +174,10 @@ class MiteController {
         BeeYear year = rows.stream().findFirst().map(hive -> Objects.requireNonNull(places.get(hive.yardId())))
                 .or(() -> places.values().stream().findFirst()).map(MiteController::year)
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
+        Optional<Double> own = settings.current().mitePercent();
         List<MiteHive> lines = rows.stream().map(hive -> {
             Yard place = Objects.requireNonNull(places.get(hive.yardId()));
-            return line(hive, place, Objects.requireNonNull(facts.get(hive.id())).mites(), day);
+            return line(hive, place, Objects.requireNonNull(facts.get(hive.id())).mites(), own, day);
         }).toList();
         return new MitesPage(MiteRule.time(year, day), lines, groups(rows, places, facts, day),
                 rows.isEmpty() ? null : SamplingView.of(rows.size()));
@@ -216,12 +217,12 @@ class MiteController {
         return new BeeYear(yard.isSouthern(), yard.climateOfPlace());
     }
 
-    private static MiteHive line(Hive hive, Yard yard, MiteRecord known, LocalDate today) {
+    private static MiteHive line(Hive hive, Yard yard, MiteRecord known, Optional<Double> own, LocalDate today) {
         BeeYear year = year(yard);
         Optional<MiteRecord.Counted> newest = known.newest();
         Optional<Amount> percent = newest.flatMap(one -> found(one, year).percent());
         List<MiteRule.Word> words = percent.map(counted -> MiteRule.at(MiteRule.time(year, newest.orElseThrow().day()),
-                known.waitsForTreatment(today), Optional.empty()).stream().map(rule -> rule.to(counted)).toList())
+                known.waitsForTreatment(today), own).stream().map(rule -> rule.to(counted)).toList())
                 .orElse(List.of());
         boolean stale = newest.filter(one -> one.day().isBefore(today.minusDays(STALE_DAYS))).isPresent();
         CourseView course = percent.filter(_ -> !stale).map(counted -> MiteCourse.of(counted,

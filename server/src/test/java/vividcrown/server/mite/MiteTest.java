@@ -12,6 +12,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -63,6 +64,25 @@ class MiteTest {
         assertThat(percent.path("most").asDouble()).isBetween(5.60, 5.65);
         assertThat(found.path("rules").valueStream().map(one -> one.path("says").asString())).containsOnly("ACT");
         assertThat(found.path("course").path("percent").path("likely").asDouble()).isGreaterThan(6);
+    }
+
+    @Test
+    void the_operations_own_rule_stands_beside_the_trades() {
+        tell(wash("H 3", 4, 300, true));
+        assertThat(mites("H 3").path("rules")).hasSize(2);
+        JsonNode page = owner.get("/api/v1/settings").json();
+        Map<String, Object> settings = new HashMap<>(
+                JsonMapper.shared().convertValue(page.path("settings"), Map.class));
+        settings.put("mitePercent", 1.2);
+        settings.put("authority", "Bee inspector of the valley, 000 11 22");
+        Client.Answer answer = tell(
+                deed("SETTINGS_CHANGED", "operation", owner.get("/api/v1/store").json().path("operation").asString(),
+                        "settings", settings));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(mites("H 3").path("rules").valueStream().map(one -> one.path("school").asString())).contains("OWN");
+        assertThat(mites("H 3").path("disagree").asBoolean()).isTrue();
+        assertThat(owner.get("/api/v1/settings").json().path("settings").path("authority").asString())
+                .startsWith("Bee inspector");
     }
 
     @Test
@@ -137,7 +157,7 @@ class MiteTest {
         assertThat(tell(deed("BROOD_STOPPED", "hive", hive, "release", today.toString())).text())
                 .contains("choose a later day");
         Client.Answer caged = owner.post("/api/v1/journal", Map.of("entries",
-                List.of(entry(today.minusDays(25), deed("BROOD_STOPPED", "hive", hive, "release", today.toString())))));
+                List.of(entry(today.minusDays(10), deed("BROOD_STOPPED", "hive", hive, "release", today.toString())))));
         assertThat(caged.status()).as(caged.text()).isEqualTo(200);
         assertThat(mites("H 8").path("release").asString()).isEqualTo(today.toString());
         assertThat(owner.get("/api/v1/round").text()).contains("RELEASE_QUEEN");
