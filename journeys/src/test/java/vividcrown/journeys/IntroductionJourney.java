@@ -109,6 +109,6 @@ class IntroductionJourney {
         assertThat(page.getByText("strips in it since")).hasCount(0);
         owner.button("Brood stop in H 1").click();
         assertThat(page.getByText("Let her out on")).isVisible();
-        assertThat(page.getByText("No sealed drone:").first()).isVisible();
+        assertThat(page.getByText("No sealed drone").first()).isVisible();
     }
 }
