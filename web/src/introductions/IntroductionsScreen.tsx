@@ -1,10 +1,11 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import { Link, useSearchParams } from 'react-router'
+import { Link } from 'react-router'
 import { useSession } from '../session/queries'
 import { saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { Tabs } from '../ui/Tabs'
+import { useAsked } from '../ui/useAsked'
 import { AtHand } from './AtHand'
 import { Bank } from './Bank'
 import { byDay } from './board'
@@ -16,18 +17,8 @@ const VIEWS = ['board', 'give', 'hand', 'bank'] as const
 /** Whose cage opens, what is to be looked at, who gets which queen. */
 export default function IntroductionsScreen() {
   const { t } = useTranslation()
-  const [search, setSearch] = useSearchParams()
+  const [search, set] = useAsked()
   const view = VIEWS.find((one) => one === search.get('view')) ?? 'board'
-  const set = (part: Record<string, string>) =>
-    setSearch(
-      (now) => {
-        for (const [key, value] of Object.entries(part))
-          if (value) now.set(key, value)
-          else now.delete(key)
-        return now
-      },
-      { replace: true },
-    )
   return (
     <Page
       title={t('introductions.title')}

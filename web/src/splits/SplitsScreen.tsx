@@ -1,9 +1,9 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
-import { useSearchParams } from 'react-router'
 import { ChoiceField, NumberField } from '../ui/Fields'
 import { Page } from '../ui/Page'
 import { Tabs } from '../ui/Tabs'
+import { useAsked } from '../ui/useAsked'
 import { yardsQuery } from '../yards/queries'
 import { Boost } from './Boost'
 import { Equalise } from './Equalise'
@@ -18,19 +18,11 @@ const VIEWS = ['split', 'equalise', 'boost', 'unite', 'late', 'store'] as const
 /** What can I split, and into what? Who needs a boost? What goes into winter? */
 export default function SplitsScreen() {
   const { t } = useTranslation()
-  const [search, setSearch] = useSearchParams()
+  const [search, ask] = useAsked()
   const view = VIEWS.find((one) => one === search.get('view')) ?? 'split'
   const yards = useQuery(yardsQuery)
   const yard = search.get('yard') ?? ''
-  const set = (key: string, value: string) =>
-    setSearch(
-      (now) => {
-        if (value) now.set(key, value)
-        else now.delete(key)
-        return now
-      },
-      { replace: true },
-    )
+  const set = (key: string, value: string) => ask({ [key]: value })
   const where = (
     <ChoiceField
       name={t('splits.yard')}
