@@ -5,6 +5,7 @@ import { Link, useParams } from 'react-router'
 import type { ColonyPage, Deed, SwarmPlan } from '../api/types'
 import { Entries } from '../journal/Entries'
 import { YearDot } from '../queens/YearDot'
+import { HiveMites } from '../mites/HiveMites'
 import { HiveForecast } from '../splits/HiveForecast'
 import { ReserveField } from '../splits/Reserve'
 import { sayDay } from '../time/days'
@@ -106,6 +107,7 @@ function Colony({
           </span>
         )}
       </p>
+      {page.strength?.weak && <p className="mb-3 font-semibold text-crown">{page.strength.weak}</p>}
       <ThreeVerdicts page={page} />
       <div className="gap-10 lg:grid lg:grid-cols-[24rem_minmax(0,1fr)]">
         <VerdictColumn verdict={verdict} />
@@ -139,6 +141,7 @@ function Colony({
                 ))}
             </section>
           )}
+          {!page.endedOn && <HiveMites hive={colony.id} />}
           {!page.endedOn && <HiveForecast hive={colony.id} />}
           {!page.endedOn && <ReserveField hive={colony.id} code={colony.code} />}
           <Happened page={page} />

@@ -19,6 +19,11 @@ export function Bank() {
     <Answer query={query}>
       {(caged) => (
         <>
+          <p className="mb-3">
+            <a className="act inline-flex items-center" href="/api/v1/bank/sheet.pdf">
+              {t('introductions.sheet')}
+            </a>
+          </p>
           {caged.length === 0 && <p>{t('bank.none')}</p>}
           <ul>
             {caged.map((one) => (

@@ -6,6 +6,7 @@ import type { Deed, GivePage } from '../api/types'
 import { useTell } from '../outbox/useRecord'
 import { HiveChoice } from '../splits/HiveChoice'
 import { NotBegun } from '../splits/TakeAlong'
+import { FoldedBroodWindows } from '../threads/BroodWindows'
 import { sayDay, saySpan } from '../time/days'
 import { ChoiceField, NumberField, TextField, TickField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
@@ -158,6 +159,7 @@ function Found({ page }: { page: GivePage }) {
             </li>
           </ul>
           <Reasons reasons={way.reasons} />
+          {way.broodBreak && <FoldedBroodWindows brood={way.broodBreak} />}
           {page.begins[at] && (
             <InHere page={page} deeds={page.begins[at].deeds} what={way.text} main={at === 0} />
           )}

@@ -47,8 +47,13 @@ function Board() {
   const query = useQuery(introductionsQuery)
   return (
     <Answer query={query}>
-      {({ open, closed }) => (
+      {({ open, closed, spray }) => (
         <>
+          <p className="mb-3">
+            <a className="act inline-flex items-center" href="/api/v1/introductions/sheet.pdf">
+              {t('introductions.sheet')}
+            </a>
+          </p>
           {open.length === 0 && <p>{t('introductions.none')}</p>}
           {byDay(open, today).map(({ group, rows }) => (
             <section key={group} aria-labelledby={`day-${group}`} className="mb-5">
@@ -99,6 +104,17 @@ function Board() {
                 ))}
               </ul>
             </section>
+          )}
+          {spray && (
+            <p className="mt-3 max-w-2xl text-ink-2">
+              {t('introductions.spray', {
+                with: spray.sprayedKept,
+                sprayed: spray.sprayed,
+                without: spray.plainKept,
+                plain: spray.plain,
+              })}{' '}
+              {t('introductions.sprayHelps', { odds: Math.round(spray.better * 10) })}
+            </p>
           )}
         </>
       )}

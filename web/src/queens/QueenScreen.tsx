@@ -4,10 +4,11 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import type { Queen, QueenPage } from '../api/types'
 import { Entries } from '../journal/Entries'
+import { hiveMitesQuery } from '../mites/queries'
 import { useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { ThreadChart } from '../threads/ThreadChart'
-import { dayNumber, saySpan } from '../time/days'
+import { dayNumber, sayDay, saySpan } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { Act } from './Act'
@@ -25,6 +26,8 @@ function QueenLife({ page }: { page: QueenPage }) {
   const { t } = useTranslation()
   const { today } = useSession()
   const { queen } = page
+  const mites = useQuery({ ...hiveMitesQuery(queen.hiveId ?? ''), enabled: !!queen.hiveId })
+  const clean = mites.data?.brood?.none
   const first = queen.thread.strands[0]?.from
   const back = first ? Math.min(90, Math.max(15, dayNumber(today) - dayNumber(first) + 2)) : 20
   return (
@@ -76,6 +79,9 @@ function QueenLife({ page }: { page: QueenPage }) {
             label: <strong className="text-lg">{queen.code}</strong>,
             says: `${queen.code}, ${queen.stageText}`,
             thread: queen.thread,
+            clean: clean?.likelyFrom
+              ? { from: clean.likelyFrom, until: clean.likelyUntil }
+              : undefined,
             endWord: queen.stageText,
             due: queen.due && {
               day: queen.due.window.earliest,
@@ -85,6 +91,16 @@ function QueenLife({ page }: { page: QueenPage }) {
           },
         ]}
       />
+      {clean?.likelyFrom && (
+        <p className="text-sm text-ink-2">
+          {clean.likelyUntil
+            ? t('queen.clean', {
+                from: sayDay(clean.likelyFrom),
+                until: sayDay(clean.likelyUntil),
+              })
+            : t('queen.cleanOpen', { from: sayDay(clean.likelyFrom) })}
+        </p>
+      )}
       <div className="mt-6 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_20rem]">
         <Entries subject={queen.id} label={queen.name || queen.code} />
         {queen.alive && <Act queen={queen} />}

@@ -64,6 +64,7 @@ function Form({
   const [hands, setHands] = useState(page.settings.season)
   const [authority, setAuthority] = useState(page.settings.authority ?? '')
   const [mites, setMites] = useState(page.settings.mitePercent)
+  const [weak, setWeak] = useState(page.settings.weakFrames)
   return (
     <form
       className="max-w-4xl"
@@ -82,6 +83,7 @@ function Form({
             recipes: page.settings.recipes,
             ...(authority.trim() ? { authority: authority.trim() } : {}),
             ...(mites === undefined ? {} : { mitePercent: mites }),
+            ...(weak === undefined ? {} : { weakFrames: weak }),
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}
@@ -117,6 +119,14 @@ function Form({
             step={0.1}
             value={mites}
             onChange={setMites}
+          />
+          <NumberField
+            name={t('settings.weak')}
+            min={0.5}
+            max={10}
+            step={0.5}
+            value={weak}
+            onChange={setWeak}
           />
         </div>
         <Schools

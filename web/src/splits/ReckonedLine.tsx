@@ -12,6 +12,7 @@ export function ReckonedLine({ about }: { about: SplitPage['with'] }) {
         yard: about.yardName,
         flow: t(`splits.flow.${about.flow}`),
       })}
+      {` ${t(`splits.daysBy.${about.daysBy}`)}`}
       {about.beetles && ` ${t('splits.beetles')}`}
       {about.ownCounts > 0 &&
         ` ${t('splits.ownGrowth', {

@@ -4,7 +4,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { NewUnit, SplitAsk, SplitPage, SplitSheet, UnitLine } from '../api/types'
 import { useSession } from '../session/queries'
-import { BroodWindows } from '../threads/BroodWindows'
+import { FoldedBroodWindows } from '../threads/BroodWindows'
 import { sayDay, saySpan } from '../time/days'
 import { ChoiceField, NumberField, TextField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
@@ -469,17 +469,9 @@ function Summary({ page }: { page: SplitPage }) {
         without={plan.donors.map((donor) => donor.without)}
       />
       {page.broodBreak && (
-        <details className="mt-5">
-          <summary className="inline-block min-h-11 font-read text-xl underline decoration-dotted underline-offset-4">
-            {t('splits.windows')}
-          </summary>
-          <BroodWindows brood={page.broodBreak} />
-          <ul className="text-sm">
-            {[...page.broodBreak.acts, ...page.broodBreak.cautions].map((one) => (
-              <li key={one}>{one}</li>
-            ))}
-          </ul>
-        </details>
+        <div className="mt-5">
+          <FoldedBroodWindows brood={page.broodBreak} />
+        </div>
       )}
       <h2 className="mt-5 text-xl">{t('splits.carry')}</h2>
       <p>{needs.map(([need, count]) => t(`splits.need.${need}`, { count })).join(' · ')}</p>

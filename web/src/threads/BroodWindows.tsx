@@ -8,6 +8,31 @@ const OPEN_END_DAYS = 20
 
 type Window = BroodBreak['worker']
 
+/** The same where it is not the first thing to know, with what the days can be used for. */
+export function FoldedBroodWindows({ brood }: { brood: BroodBreak }) {
+  const { t } = useTranslation()
+  return (
+    <details>
+      <summary className="inline-block min-h-11 font-read text-xl underline decoration-dotted underline-offset-4">
+        {t('splits.windows')}
+      </summary>
+      <BroodWindows brood={brood} />
+      <BroodActs brood={brood} />
+    </details>
+  )
+}
+
+/** What the days without sealed brood can be used for, and what to mind. */
+export function BroodActs({ brood }: { brood: BroodBreak }) {
+  return (
+    <ul className="text-sm">
+      {[...brood.acts, ...brood.cautions].map((one) => (
+        <li key={one}>{one}</li>
+      ))}
+    </ul>
+  )
+}
+
 /** The days without sealed brood, worker and drone apart: likely days light, sure days dark. */
 export function BroodWindows({ brood }: { brood: BroodBreak }) {
   const { t } = useTranslation()

@@ -4,6 +4,7 @@ import type { Afternoon, Thread } from '../api/types'
 import { addDays } from '../time/days'
 import { Days } from './Days'
 import { Band } from './marks/Band'
+import type { CleanDays } from './marks/Clean'
 import { Hatchings } from './marks/Closed'
 import { dayScale, startOf } from './scale'
 import { useWidth } from './useWidth'
@@ -15,6 +16,8 @@ export type ChartRow = {
   label: ReactNode
   says: string
   thread?: Thread
+  /** the days without sealed brood in her hive; without an end they go on */
+  clean?: CleanDays
   due?: ThreadDue
   endWord?: string
   selected?: boolean
@@ -83,6 +86,7 @@ export function ThreadChart(props: {
                 {row?.thread && (
                   <ThreadLine
                     thread={row.thread}
+                    clean={row.clean}
                     today={today}
                     scale={scale}
                     due={row.due}

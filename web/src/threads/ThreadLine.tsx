@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { Thread } from '../api/types'
 import { dayNumber } from '../time/days'
+import { Clean, type CleanDays } from './marks/Clean'
 import { Closed, Unsure } from './marks/Closed'
 import { DueMark, EndMark, Sighting } from './marks/Sighting'
 import { StrandMark } from './marks/Strand'
@@ -15,6 +16,7 @@ export function ThreadLine(props: {
   today: string
   scale: DayScale
   due?: ThreadDue
+  clean?: CleanDays
   endWord?: string
   words?: boolean
 }) {
@@ -26,6 +28,7 @@ export function ThreadLine(props: {
   const dueX = due && middleOf(scale, dayNumber(due.day) < dayNumber(today) ? today : due.day)
   return (
     <g>
+      {props.clean && <Clean days={props.clean} scale={scale} y={y} />}
       {thread.handsOff.map((span) => (
         <Closed key={span.earliest} span={span} scale={scale} y={y} />
       ))}

@@ -1,17 +1,20 @@
 package vividcrown.core.introduction;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
+import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.Acceptance.Handling;
 import vividcrown.core.introduction.Receiver.Search;
 import vividcrown.core.introduction.method.Method;
 import vividcrown.core.introduction.method.Way;
+import vividcrown.core.mite.BroodBreak;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.split.Objection;
@@ -46,12 +49,31 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     public record Planned(Method method, Acceptance acceptance, List<Way.Step> steps, DatedSpan opens,
             LocalDate planBOn,
             Sentence planB, double expected) {
+
+        /**
+         * Days without sealed brood that it opens, from the last egg that was laid in there to her first that is sealed.
+         *
+         * @return empty where nobody knows when the last egg was laid
+         */
+        public Optional<BroodBreak> broodBreak(Receiver receiver, Given given, BeeYear year, Assumptions assumptions) {
+            BroodBreak.Plan plan = switch (method.way().gives()) {
+                case CELL -> BroodBreak.Plan.CELL_GIVEN;
+                case VIRGIN -> BroodBreak.Plan.VIRGIN_GIVEN;
+                case MATED -> BroodBreak.Plan.QUEEN_GIVEN;
+            };
+            return receiver.lastEgg()
+                    .filter(egg -> ChronoUnit.DAYS.between(egg.earliest(), opens.earliest()) <= LONGEST_KNOWN_DAYS)
+                    .map(egg -> BroodBreak.of(plan, egg, opens.earliest(), given.virginDays(),
+                            true, false, year, assumptions));
+        }
     }
 
     /** @param more so much higher is the chance, 0–1 */
     public record Gain(Sentence what, double more) {
     }
 
+    /** Longer ago there is nothing sealed in any case, and no season to reckon with. */
+    private static final int LONGEST_KNOWN_DAYS = 180;
     /** More than this, and there may well be one. */
     private static final double MAY_LAY = 0.15;
     private static final double MAY_BE_VIRGIN = 0.05;

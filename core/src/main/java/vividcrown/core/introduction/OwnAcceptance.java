@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vividcrown.core.introduction.method.Method;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.Circumstance;
@@ -22,8 +23,8 @@ public final class OwnAcceptance {
     private final Map<Method, StepOdds> byMethod = new EnumMap<>(Method.class);
     private final Map<Method, Integer> counted = new EnumMap<>(Method.class);
 
-    /** One that came out: @param kept her eggs were seen */
-    public record Result(Method method, LocalDate day, String yard, boolean kept) {
+    /** One that came out: @param kept her eggs were seen @param sprayed with syrup when she was given */
+    public record Result(Method method, LocalDate day, String yard, boolean kept, boolean sprayed) {
         private Batch batch() {
             return new Batch(around(day, yard), new Count(1, kept ? 1 : 0));
         }
@@ -35,6 +36,35 @@ public final class OwnAcceptance {
             byMethod.put(method, StepOdds.learnt(method.way().prior(), own));
             counted.put(method, own.size());
         }
+    }
+
+    /** Neither is believed in before it was tried. */
+    private static final Rate NOTHING_KNOWN = Rate.of(1, 1);
+
+    /**
+     * Given with a spray of syrup and without, all ways together.
+     *
+     * @param with how many were sprayed, and how many of them were kept
+     * @param without the same of those that were not
+     * @param better chance that the spray does some good, by these counts alone; 0.5 says nothing
+     */
+    public record Spray(Count with, Count without, double better) {
+    }
+
+    /** What the operation's own say of the spray; empty while one of the two was never tried. */
+    public static Optional<Spray> spray(List<Result> results) {
+        Count with = count(results, true);
+        Count without = count(results, false);
+        return with.tried() == 0 || without.tried() == 0
+                ? Optional.empty()
+                : Optional.of(new Spray(with, without,
+                        NOTHING_KNOWN.updatedBy(with.succeeded(), with.tried())
+                                .chanceAbove(NOTHING_KNOWN.updatedBy(without.succeeded(), without.tried()))));
+    }
+
+    private static Count count(List<Result> results, boolean sprayed) {
+        List<Result> those = results.stream().filter(one -> one.sprayed() == sprayed).toList();
+        return new Count(those.size(), (int) those.stream().filter(Result::kept).count());
     }
 
     /** Whether somebody else was in there: then the outcome says nothing of the way. */

@@ -37,6 +37,7 @@ public record BroodBreak(DatedSpan lastEgg, Optional<DatedSpan> firstEgg, Window
     private static final DaySpan LARVA_CHOSEN = DaySpan.ofDays(3, 4, 6);
     private static final DaySpan GIVEN_LAYS = DaySpan.ofDays(3, 6, 12);
     private static final int LONGEST_CAGED_DAYS = 60;
+    private static final int LONGEST_WITHOUT_DAYS = 365;
 
     public BroodBreak {
         acts = List.copyOf(acts);
@@ -124,12 +125,14 @@ public record BroodBreak(DatedSpan lastEgg, Optional<DatedSpan> firstEgg, Window
      * @param virginDays how old a virgin is that is given, days since she came out
      * @param droneBrood there is drone brood, or nobody looked
      * @param honeyBoxes honey boxes are on
-     * @throws IllegalArgumentException if {@code begins} is before {@code stops} or more than sixty days later
+     * @throws IllegalArgumentException if {@code begins} is before {@code stops}, or later by more than sixty days of a caged
+     *     queen, a year of any other
      */
     public static BroodBreak of(Plan plan, DatedSpan stops, LocalDate begins, int virginDays, boolean droneBrood,
             boolean honeyBoxes, BeeYear year, Assumptions assumptions) {
-        if (begins.isBefore(stops.earliest()) || begins.isAfter(stops.earliest().plusDays(LONGEST_CAGED_DAYS))) {
-            throw Wrong.of("wrong.BroodBreak", stops.earliest(), begins, LONGEST_CAGED_DAYS);
+        int longest = plan == Plan.QUEEN_CAGED ? LONGEST_CAGED_DAYS : LONGEST_WITHOUT_DAYS;
+        if (begins.isBefore(stops.earliest()) || begins.isAfter(stops.earliest().plusDays(longest))) {
+            throw Wrong.of("wrong.BroodBreak", stops.earliest(), begins, longest);
         }
         DaySpan mates = assumptions.span(Figure.FIRST_EGGS);
         Optional<DatedSpan> first = switch (plan) {
@@ -141,6 +144,16 @@ public record BroodBreak(DatedSpan lastEgg, Optional<DatedSpan> firstEgg, Window
             case QUEEN_GIVEN -> Optional.of(GIVEN_LAYS.from(begins));
             case NOTHING -> Optional.empty();
         };
+        return between(plan, stops, first, droneBrood, honeyBoxes, year, assumptions);
+    }
+
+    /**
+     * Where the first egg of the next queen is known or foreseen already.
+     *
+     * @param first empty if none is on the way
+     */
+    public static BroodBreak between(Plan plan, DatedSpan stops, Optional<DatedSpan> first, boolean droneBrood,
+            boolean honeyBoxes, BeeYear year, Assumptions assumptions) {
         Window worker = window(stops, first, assumptions.span(Figure.WORKER_EMERGES),
                 assumptions.span(Figure.WORKER_SEALED));
         Window drone = droneBrood

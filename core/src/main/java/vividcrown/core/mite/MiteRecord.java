@@ -17,10 +17,10 @@ import vividcrown.core.reading.EventKind;
  * @param treatment that is in it
  * @param honeyUntil until then no honey of it is taken
  * @param planned a treatment without brood on that day
- * @param release the day on which a queen caged as a brood stop is to be let out; empty if none is caged
+ * @param stop a queen caged as a brood stop; empty if none is
  */
 public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Optional<LocalDate> honeyUntil,
-        Optional<LocalDate> planned, Optional<LocalDate> release) {
+        Optional<LocalDate> planned, Optional<Stop> stop) {
 
     public static final MiteRecord NOTHING = new MiteRecord(List.of(), Optional.empty(), Optional.empty(),
             Optional.empty(), Optional.empty());
@@ -40,13 +40,22 @@ public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Op
     public record Treatment(String what, LocalDate since) {
     }
 
+    /** @param since the day she was caged @param release the day on which she is to be let out */
+    public record Stop(LocalDate since, LocalDate release) {
+    }
+
+    /** The day on which a queen caged as a brood stop is to be let out; empty if none is caged. */
+    public Optional<LocalDate> release() {
+        return stop.map(Stop::release);
+    }
+
     /** @param record of the hive, as it happened */
     public static MiteRecord fold(List<Entry> record) {
         List<Counted> counts = new ArrayList<>();
         Optional<Treatment> treatment = Optional.empty();
         Optional<LocalDate> honey = Optional.empty();
         Optional<LocalDate> planned = Optional.empty();
-        Optional<LocalDate> release = Optional.empty();
+        Optional<Stop> caged = Optional.empty();
         for (Entry entry : record) {
             switch (entry.deed()) {
                 case MitesCounted counted -> counts.add(new Counted(entry.id(), entry.day(), counted));
@@ -58,14 +67,14 @@ public record MiteRecord(List<Counted> counts, Optional<Treatment> treatment, Op
                 case MiteDeed.TreatmentOut _ -> treatment = Optional.empty();
                 case MiteDeed.TreatmentPlanned plan -> planned = Optional.of(plan.day());
                 case MiteDeed.TreatmentNotPlanned _ -> planned = Optional.empty();
-                case MiteDeed.BroodStopped stop -> release = Optional.of(stop.release());
-                case HiveDeed.Happened happened when endsTheStop(happened.event()) -> release = Optional.empty();
+                case MiteDeed.BroodStopped stop -> caged = Optional.of(new Stop(entry.day(), stop.release()));
+                case HiveDeed.Happened happened when endsTheStop(happened.event()) -> caged = Optional.empty();
                 default -> {
                     // of something else
                 }
             }
         }
-        return new MiteRecord(counts, treatment, honey, planned, release);
+        return new MiteRecord(counts, treatment, honey, planned, caged);
     }
 
     /** Let out, or no longer there. */

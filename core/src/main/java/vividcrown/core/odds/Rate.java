@@ -15,6 +15,7 @@ import vividcrown.core.reason.Wrong;
 public record Rate(double successes, double failures) {
 
     private static final double LEAST_WEIGHT = 0.2;
+    private static final int PARTS = 1000;
 
     public Rate {
         if (!(successes > 0) || !(failures > 0)) {
@@ -82,6 +83,19 @@ public record Rate(double successes, double failures) {
     public Interval credible(double probability) {
         double tail = (1 - probability) / 2;
         return new Interval(quantile(tail), quantile(1 - tail), probability);
+    }
+
+    /**
+     * Chance that the true share is above that of another, 0–1: the mean of the other's cumulative distribution over this
+     * belief, by the midpoints of equally likely parts.
+     */
+    public double chanceAbove(Rate other) {
+        BetaDistribution its = other.distribution();
+        double sum = 0;
+        for (int part = 0; part < PARTS; part++) {
+            sum += its.cumulativeProbability(quantile((part + 0.5) / PARTS));
+        }
+        return sum / PARTS;
     }
 
     private BetaDistribution distribution() {

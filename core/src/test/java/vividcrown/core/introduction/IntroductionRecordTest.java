@@ -154,8 +154,8 @@ class IntroductionRecordTest {
         assertThat(OwnAcceptance.saysOfTheWay(Cause.BALLED)).isTrue();
         List<OwnAcceptance.Result> results = new ArrayList<>();
         for (int at = 0; at < 30; at++) {
-            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "good", true));
-            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "bad", at % 2 == 0));
+            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "good", true, false));
+            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "bad", at % 2 == 0, false));
         }
         OwnAcceptance own = new OwnAcceptance(results);
         Rate good = own.at(JUN_8, "good").get(Method.CAGE_CANDY);
@@ -167,5 +167,23 @@ class IntroductionRecordTest {
         assertThat(own.at(JUN_8, "good").get(Method.PUSH_IN_CAGE))
                 .isEqualTo(Method.PUSH_IN_CAGE.way().prior());
         assertThat(own.counted(Method.CAGE_CANDY)).isEqualTo(60);
+    }
+
+    @Test
+    void a_spray_is_compared_only_where_both_were_tried_and_few_say_little() {
+        List<OwnAcceptance.Result> results = new ArrayList<>();
+        for (int at = 0; at < 12; at++) {
+            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "yard", at > 0, true));
+        }
+        assertThat(OwnAcceptance.spray(results)).isEmpty();
+        results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "yard", true, false));
+        OwnAcceptance.Spray one = OwnAcceptance.spray(results).orElseThrow();
+        assertThat(one.with().tried()).isEqualTo(12);
+        assertThat(one.without().succeeded()).isEqualTo(1);
+        assertThat(one.better()).isBetween(0.5, 0.85);
+        for (int at = 0; at < 12; at++) {
+            results.add(new OwnAcceptance.Result(Method.CAGE_CANDY, JUN_8, "yard", at > 6, false));
+        }
+        assertThat(OwnAcceptance.spray(results).orElseThrow().better()).isGreaterThan(0.97);
     }
 }

@@ -70,4 +70,12 @@ class RateTest {
         assertThatThrownBy(() -> Rate.fromUsualAndPoorDay(0.5, 0.8))
                 .hasMessage("Needs 0 < poorDay < mean < 1, but got poorDay 0.8 and mean 0.5");
     }
+
+    /** P(X > Y) of Beta(a, 1) and Beta(b, 1) is a / (a + b): the integral of a·x^(a−1)·x^b over 0–1 (textbook identity). */
+    @Test
+    void the_chance_that_one_share_is_above_another_is_that_of_the_closed_form() {
+        assertThat(Rate.of(2, 1).chanceAbove(Rate.of(1, 1))).isCloseTo(2.0 / 3, within(1e-4));
+        assertThat(Rate.of(7, 1).chanceAbove(Rate.of(3, 1))).isCloseTo(0.7, within(1e-4));
+        assertThat(Rate.of(5, 4).chanceAbove(Rate.of(5, 4))).isCloseTo(0.5, within(1e-4));
+    }
 }

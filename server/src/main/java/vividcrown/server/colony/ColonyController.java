@@ -195,7 +195,7 @@ class ColonyController {
                 line(hive, standing, yard, stack.stream().filter(box -> box.kind().hasFrames()).findFirst()
                         .map(box -> new Lowest(box.slots(), box.format())), day),
                 hive.position(), stack, hive.droneCombOn().orElse(null), hive.endedOn().orElse(null),
-                reader.view(queens.livingIn(id), day), inside.strength(stack, noted),
+                reader.view(queens.livingIn(id), day), inside.strength(hive, stack, noted),
                 VerdictView.of(verdict, advice),
                 reads.stream()
                         .map(entry -> new ReadingLine(entry.id(), entry.day(),

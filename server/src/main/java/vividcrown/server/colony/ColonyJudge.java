@@ -18,7 +18,7 @@ import vividcrown.server.yard.Yard;
 
 /** Judges colonies by the operation's own figures, in the season of their yard. */
 @Component
-class ColonyJudge {
+public class ColonyJudge {
 
     private final SettingsInForce settings;
     private final Weathers weathers;
@@ -40,7 +40,7 @@ class ColonyJudge {
     }
 
     /** With what would settle it, and what can be done. */
-    Verdict verdict(ColonyBook.Facts facts, Yard yard, LocalDate today) {
+    public Verdict verdict(ColonyBook.Facts facts, Yard yard, LocalDate today) {
         return judge(yard).judge(facts.readings(), facts.events(), today);
     }
 

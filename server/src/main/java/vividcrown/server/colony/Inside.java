@@ -18,6 +18,8 @@ import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.hive.Stores;
 import vividcrown.core.hive.Strength;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.reason.Sentence;
+import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.StackBox;
 import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
@@ -35,8 +37,10 @@ class Inside {
      * @param plausible false if no colony is that big
      * @param sealedCells about how many worker cells are sealed, inferred from the frame sides; 0 if none were tapped
      * @param framesToCome frames that their bees will cover
+     * @param weak said where the place's code wants a hive so weak to be managed
      */
-    record StrengthView(double framesOfBees, int bees, boolean plausible, int sealedCells, double framesToCome) {
+    record StrengthView(double framesOfBees, int bees, boolean plausible, int sealedCells, double framesToCome,
+            @Nullable String weak) {
     }
 
     /**
@@ -92,7 +96,7 @@ class Inside {
 
     /** From the newest reading that counted frames of bees, or seams box by box. */
     @Nullable
-    StrengthView strength(List<StackBox> stack, List<Noted> newestFirst) {
+    StrengthView strength(Hive hive, List<StackBox> stack, List<Noted> newestFirst) {
         List<Double> areas = sideAreas(stack);
         OptionalDouble usual = usualArea(areas);
         if (usual.isEmpty()) {
@@ -106,8 +110,14 @@ class Inside {
                     int sealed = strength.cells(squareDecimetres(notes, areas, Set.of(Sign.SEALED_WORKER))
                             / usual.getAsDouble());
                     return new StrengthView(frames, strength.bees(frames), strength.isPlausible(frames), sealed,
-                            strength.framesCoveredBy(sealed));
+                            strength.framesCoveredBy(sealed), weak(hive, frames));
                 }).orElse(null);
+    }
+
+    /** Units that are small by design are under no such code. */
+    private @Nullable String weak(Hive hive, double frames) {
+        return settings.current().weakFrames().filter(least -> frames < least && !hive.purpose().isForMating())
+                .map(least -> Sentence.of("colony.weakByCode", frames, least).toString()).orElse(null);
     }
 
     /** From the newest reading with a lift or with frame sides. */

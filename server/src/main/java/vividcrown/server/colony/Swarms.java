@@ -21,7 +21,7 @@ import vividcrown.server.yard.Yard;
 
 /** What is to be done about the swarm cells of a colony: the path that was begun, or else the plan as of today. */
 @Component
-class Swarms {
+public class Swarms {
     /** After a month whatever was in those cells is out, and a swarm that would leave has left. */
     private static final int CELLS_TELL_DAYS = 30;
 
@@ -32,11 +32,11 @@ class Swarms {
     }
 
     /** What is under way, and in which way. */
-    record Underway(ColonyWork.Swarm swarm, SwarmSchool school) {
+    public record Underway(ColonyWork.Swarm swarm, SwarmSchool school) {
     }
 
     /** @param asked another way than the operation's own, to look at; a path that was begun keeps its way */
-    Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
+    public Optional<Underway> of(ColonyBook.Facts facts, Yard yard, Optional<SwarmSchool> asked, LocalDate today) {
         if (Suspicion.of(facts.readings()).stops()) {
             // nothing is shaken, divided or moved until a look lifts it
             return Optional.empty();

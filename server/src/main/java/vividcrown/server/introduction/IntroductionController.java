@@ -71,8 +71,25 @@ class IntroductionController {
     /**
      * @param open under way, the first begun first
      * @param closed that came out lately, the last first
+     * @param spray what the operation's own say of spraying with syrup; left out while only one of the two was tried
      */
-    record IntroductionsPage(List<IntroductionView> open, List<IntroductionView> closed) {
+    record IntroductionsPage(List<IntroductionView> open, List<IntroductionView> closed, @Nullable SprayView spray) {
+    }
+
+    /**
+     * Queens given with a spray of syrup and without, all ways together.
+     *
+     * @param sprayed how many were
+     * @param sprayedKept how many of them were kept
+     * @param plain how many were not sprayed
+     * @param plainKept how many of those were kept
+     * @param better chance that it does some good, by these counts alone; 0.5 says nothing
+     */
+    record SprayView(int sprayed, int sprayedKept, int plain, int plainKept, double better) {
+        static SprayView of(OwnAcceptance.Spray spray) {
+            return new SprayView(spray.with().tried(), spray.with().succeeded(), spray.without().tried(),
+                    spray.without().succeeded(), Math.round(100 * spray.better()) / 100.0);
+        }
     }
 
     /**
@@ -165,7 +182,8 @@ class IntroductionController {
     IntroductionsPage all() {
         Map<UUID, Introduction> open = introductions.open();
         Map<UUID, Introduction> closed = introductions.closedLately(today.day());
-        return new IntroductionsPage(views(open), views(closed));
+        return new IntroductionsPage(views(open), views(closed),
+                OwnAcceptance.spray(introductions.results()).map(SprayView::of).orElse(null));
     }
 
     private List<IntroductionView> views(Map<UUID, Introduction> all) {
@@ -206,8 +224,8 @@ class IntroductionController {
         ColonyGlances.Glance glance = Objects.requireNonNull(glances.of(List.of(row), places, day).get(hive));
         Receiver receiver = receivers.of(row, glance, yard, worth, day);
         OwnAcceptance own = introductions.own();
-        IntroductionPlan plan = IntroductionPlan.of(receiver, given, day,
-                new BeeYear(yard.isSouthern(), yard.climateOfPlace()), own.at(day, yard.id().toString()));
+        BeeYear year = new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        IntroductionPlan plan = IntroductionPlan.of(receiver, given, day, year, own.at(day, yard.id().toString()));
         List<AnswerView> begins = plan.ways().stream().map(way -> way.method().opensByItself()
                 && plan.noNewCellsFrom().isPresent()
                         ? new AnswerView(way.method().name(), List.of())
@@ -217,7 +235,9 @@ class IntroductionController {
                                 plan.noNewCellsFrom(), sprayed, cost), way.method()))
                 .toList();
         return new OwnIntroductionPage(hive, row.code(), given.code(), plan.verdict(), words(plan, true),
-                words(plan, false), receiver.search(), plan.ways().stream().map(IntroductionWayView::of).toList(),
+                words(plan, false), receiver.search(), plan.ways().stream()
+                        .map(way -> IntroductionWayView.of(way, receiver, given, year, settings.assumptions()))
+                        .toList(),
                 begins, plan.ways().stream().map(way -> own.counted(way.method())).toList(),
                 GainView.of(plan.worth()), plan.ways().stream().findFirst()
                         .filter(way -> way.method().way().eggs().isPresent())

@@ -2,10 +2,16 @@ package vividcrown.server.introduction;
 
 import java.time.LocalDate;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.assumptions.Assumptions;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.Amount;
+import vividcrown.core.introduction.Given;
 import vividcrown.core.introduction.IntroductionPlan;
+import vividcrown.core.introduction.Receiver;
 import vividcrown.core.introduction.Turnover;
 import vividcrown.core.introduction.method.Method;
+import vividcrown.server.mite.BroodBreakView;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -31,11 +37,13 @@ public final class IntroductionPlanView {
      * @param opens the days on which she is free among the bees
      * @param planBOn the day on which to do something else
      * @param expected worth times chance, less her cost times the risk
+     * @param broodBreak days without sealed brood that it opens; left out where nobody knows when the last egg was laid
      */
     public record IntroductionWayView(Method method, String text, Amount chance, double empty,
             List<IntroductionStepView> steps, SpanView opens, LocalDate planBOn, String planB, double expected,
-            List<ReasonView> reasons) {
-        public static IntroductionWayView of(IntroductionPlan.Planned way) {
+            List<ReasonView> reasons, @Nullable BroodBreakView broodBreak) {
+        public static IntroductionWayView of(IntroductionPlan.Planned way, Receiver receiver, Given given, BeeYear year,
+                Assumptions assumptions) {
             return new IntroductionWayView(way.method(), way.method().sentence().toString(),
                     way.acceptance().chance().map(IntroductionPlanView::hundredth),
                     hundredth(way.acceptance().empty()),
@@ -43,7 +51,8 @@ public final class IntroductionPlanView {
                             .map(step -> new IntroductionStepView(SpanView.of(step.when()), step.what().toString()))
                             .toList(),
                     SpanView.of(way.opens()), way.planBOn(), way.planB().toString(), Math.round(way.expected()),
-                    ReasonView.of(way.acceptance().reasons()));
+                    ReasonView.of(way.acceptance().reasons()),
+                    way.broodBreak(receiver, given, year, assumptions).map(BroodBreakView::of).orElse(null));
         }
     }
 

@@ -28,6 +28,7 @@ class IntroductionRow {
     @Enumerated(EnumType.STRING)
     private Method method;
     private LocalDate begunOn;
+    private boolean sprayed;
     private @Nullable LocalDate closedOn;
     @Enumerated(EnumType.STRING)
     private @Nullable Outcome outcome;
@@ -44,6 +45,7 @@ class IntroductionRow {
         this.queenId = one.begun().queen().orElse(null);
         this.method = one.method();
         this.begunOn = one.since();
+        this.sprayed = one.begun().sprayed();
         this.closedOn = one.closing().map(Introduction.Closing::day).orElse(null);
         this.outcome = one.closing().map(Introduction.Closing::outcome).orElse(null);
         this.cause = one.closing().map(Introduction.Closing::cause).orElse(null);
@@ -67,6 +69,10 @@ class IntroductionRow {
 
     LocalDate begunOn() {
         return begunOn;
+    }
+
+    boolean sprayed() {
+        return sprayed;
     }
 
     Optional<Outcome> outcome() {

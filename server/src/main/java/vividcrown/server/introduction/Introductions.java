@@ -81,15 +81,20 @@ public class Introductions implements Projector {
 
     /** What the operation's own say of each way. */
     OwnAcceptance own() {
+        return new OwnAcceptance(results());
+    }
+
+    /** Those that came out and say something of how they were given. */
+    List<OwnAcceptance.Result> results() {
         List<IntroductionRow> rows = table.findByClosedOnIsNotNull();
         Map<UUID, String> yards = hives.findAllById(rows.stream().map(IntroductionRow::hiveId).distinct().toList())
                 .stream().collect(Collectors.toMap(Hive::id, hive -> hive.yardId().toString()));
-        return new OwnAcceptance(rows.stream()
+        return rows.stream()
                 .filter(row -> row.outcome().filter(out -> out != Outcome.TAKEN_BACK).isPresent()
                         && row.cause().filter(OwnAcceptance::saysOfTheWay).isPresent())
                 .map(row -> new OwnAcceptance.Result(row.method(), row.begunOn(), yards.getOrDefault(row.hiveId(), ""),
-                        row.outcome().filter(Outcome.KEPT::equals).isPresent()))
-                .toList());
+                        row.outcome().filter(Outcome.KEPT::equals).isPresent(), row.sprayed()))
+                .toList();
     }
 
     @Override

@@ -17,6 +17,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.climate.BeeYear;
@@ -146,18 +147,19 @@ class MiteController {
     private final ColonyBook book;
     private final ColonyGlances glances;
     private final Stacks stacks;
+    private final BroodStops stops;
     private final SettingsInForce settings;
     private final Today today;
 
     MiteController(Hives hives, Yards yards, Queens queens, ColonyBook book, ColonyGlances glances,
-            Stacks stacks,
-            SettingsInForce settings, Today today) {
+            Stacks stacks, BroodStops stops, SettingsInForce settings, Today today) {
         this.hives = hives;
         this.yards = yards;
         this.queens = queens;
         this.book = book;
         this.glances = glances;
         this.stacks = stacks;
+        this.stops = stops;
         this.settings = settings;
         this.today = today;
     }
@@ -211,6 +213,31 @@ class MiteController {
                 lays < SURELY_LAYS
                         ? Sentence.of("brood.perhapsNone", row.code(), Math.round(100 * (1 - lays))).toString()
                         : null);
+    }
+
+    /**
+     * A hive's mites, and the days without sealed brood in it.
+     *
+     * @param known what is known of its mites
+     * @param brood the days, where brood is stopped or a plan stops it; left out while it goes on
+     * @param why what stops it
+     */
+    record HiveMites(MiteHive known, @Nullable BroodBreakView brood, @Nullable String why) {
+    }
+
+    @GetMapping("/api/v1/mites/{hive}")
+    @Operation(operationId = "hiveMites", summary = "What is known of the mites of one hive, and the days without sealed brood in it")
+    @Transactional(readOnly = true)
+    public HiveMites one(@PathVariable UUID hive) {
+        LocalDate day = today.day();
+        Hive row = hives.findById(hive).filter(one -> !one.isEnded())
+                .orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, hive));
+        Yard yard = yards.findById(row.yardId()).orElseThrow();
+        ColonyBook.Facts facts = book.facts(row, day);
+        Optional<BroodStops.Stopped> stopped = stops.of(facts, yard, day);
+        return new HiveMites(line(row, yard, facts.mites(), settings.current().mitePercent(), day),
+                stopped.flatMap(BroodStops.Stopped::brood).map(BroodBreakView::of).orElse(null),
+                stopped.map(BroodStops.Stopped::why).map(Sentence::toString).orElse(null));
     }
 
     private static BeeYear year(Yard yard) {

@@ -26,6 +26,11 @@ import org.openpdf.text.pdf.BaseFont;
 import org.openpdf.text.pdf.PdfPCell;
 import org.openpdf.text.pdf.PdfPTable;
 import org.openpdf.text.pdf.PdfWriter;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 
 /** A sheet as it is written, top to bottom. */
 public final class PaperSheet {
@@ -151,9 +156,22 @@ public final class PaperSheet {
         }
     }
 
+    /** Where a code on the sheet leads: the same server that printed it. */
+    public static String address(String path) {
+        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
+    }
+
     /** The sheet as a PDF; nothing can be written after it. */
-    public byte[] done() {
+    byte[] done() {
         document.close();
         return bytes.toByteArray();
+    }
+
+    /** The same to look at and print. */
+    public ResponseEntity<byte[]> answer(String fileName) {
+        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
+                .header(HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline().filename(fileName).build().toString())
+                .body(done());
     }
 }

@@ -15,9 +15,12 @@ import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -214,7 +217,8 @@ class IntroductionReckonController {
         List<String> assumed = new ArrayList<>();
         Receiver receiver = checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
         Given given = checked(asked.queen()::given, "queen");
-        IntroductionPlan plan = IntroductionPlan.of(receiver, given, asked.day(), year(asked.day(), asked.place()),
+        BeeYear year = year(asked.day(), asked.place());
+        IntroductionPlan plan = IntroductionPlan.of(receiver, given, asked.day(), year,
                 own(asked.own()));
         Optional<TurnoverView> after = plan.ways().stream().findFirst()
                 .filter(way -> way.method().way().eggs().isPresent()).map(way -> TurnoverView
@@ -222,7 +226,9 @@ class IntroductionReckonController {
         return new IntroductionAnswer(plan.verdict(),
                 plan.objections().stream().filter(one -> one.refuses()).map(one -> one.words().toString()).toList(),
                 plan.objections().stream().filter(one -> !one.refuses()).map(one -> one.words().toString()).toList(),
-                plan.ways().stream().map(IntroductionWayView::of).toList(),
+                plan.ways().stream()
+                        .map(way -> IntroductionWayView.of(way, receiver, given, year, Assumptions.standard()))
+                        .toList(),
                 GainView.of(plan.worth()),
                 plan.noNewCellsFrom().orElse(null),
                 asked.cage() == null ? null : cage(asked.cage(), receiver, asked.day()), after.orElse(null),
@@ -330,12 +336,16 @@ class IntroductionReckonController {
         List<Given> queens = asked.queens().stream().map(one -> checked(one::given, "queens")).toList();
         unique("queens", queens.stream().map(Given::code).toList());
         unique("colonies", colonies.stream().map(Receiver::code).toList());
-        Assignment found = Assignment.of(queens, colonies, asked.day(), year(asked.day(), asked.place()),
-                own(asked.own()),
+        BeeYear year = year(asked.day(), asked.place());
+        Assignment found = Assignment.of(queens, colonies, asked.day(), year, own(asked.own()),
                 asked.kilometres() == null ? Map.of() : asked.kilometres(), SECONDS);
+        Map<String, Receiver> byCode = colonies.stream().collect(Collectors.toMap(Receiver::code, Function.identity()));
+        Map<String, Given> queenByCode = queens.stream().collect(Collectors.toMap(Given::code, Function.identity()));
         return new AssignmentAnswer(
                 found.pairs().stream().map(one -> new PairView(one.queen(), one.colony(),
-                        IntroductionWayView.of(one.way()), Math.round(one.gain()))).toList(),
+                        IntroductionWayView.of(one.way(), Objects.requireNonNull(byCode.get(one.colony())),
+                                Objects.requireNonNull(queenByCode.get(one.queen())), year, Assumptions.standard()),
+                        Math.round(one.gain()))).toList(),
                 found.left().stream().map(one -> new WithoutView(one.code(), one.why().toString())).toList(),
                 found.waiting().stream().map(one -> new WithoutView(one.code(), one.why().toString())).toList(),
                 Math.round(found.gain()), found.proven(), assumed);

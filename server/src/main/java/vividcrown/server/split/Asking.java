@@ -75,9 +75,11 @@ class Asking {
      * @param beetles small hive beetle is about
      * @param ownGrowth by the operation's own counts, its units grow so many times as fast as is usual
      * @param ownCounts pairs of counts that this rests on; 0 if it is the trade's
+     * @param daysBy where the weather of the days since the hives were read is known from; days to come are the
+     *     climate's
      */
     record ReckonedWith(LocalDate day, String yardName, Flow flow, boolean flowAssumed, boolean beetles,
-            double ownGrowth, int ownCounts) {
+            double ownGrowth, int ownCounts, Weathers.By daysBy) {
     }
 
     private final Hives hives;
@@ -146,18 +148,18 @@ class Asking {
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
         Optional<YardFlow.FlowView> flow = flows.at(place, now);
         boolean beetles = place.conditions().contains(SiteCondition.BEETLES);
+        Weathers.AtYard weather = weathers.at(place, now.minusDays(MEASURED_DAYS));
         Conditions at = new Conditions(day,
-                new BeeYear(place.isSouthern(), place.climateOfPlace(), measured(place, now)),
+                new BeeYear(place.isSouthern(), place.climateOfPlace(), measured(weather, now)),
                 flow.map(YardFlow.FlowView::flow).orElse(Flow.LITTLE), beetles, kilometres, settings.assumptions());
         List<HiveUnits.HiveUnit> known = units.of(rows, places, now);
         OwnGrowth own = own(known, at);
         return new Asked(at, new ReckonedWith(day, place.name(), at.flow(), flow.isEmpty(), beetles,
-                Math.round(100 * own.factor()) / 100.0, own.pairs()), known, places);
+                Math.round(100 * own.factor()) / 100.0, own.pairs(), weather.measuredBy()), known, places);
     }
 
     /** What the days since the hives were read were really like. What is to come nobody measured. */
-    private Map<LocalDate, Double> measured(Yard place, LocalDate now) {
-        Weathers.AtYard weather = weathers.at(place, now.minusDays(MEASURED_DAYS));
+    private static Map<LocalDate, Double> measured(Weathers.AtYard weather, LocalDate now) {
         Map<LocalDate, Double> highs = new HashMap<>();
         for (LocalDate day = now.minusDays(MEASURED_DAYS); !day.isAfter(now); day = day.plusDays(1)) {
             LocalDate on = day;

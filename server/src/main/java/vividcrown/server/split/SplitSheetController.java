@@ -7,15 +7,12 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
-import org.springframework.http.ContentDisposition;
-import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
-import org.springframework.web.servlet.support.ServletUriComponentsBuilder;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.round.Caution;
 import vividcrown.core.split.making.Making;
@@ -77,15 +74,16 @@ class SplitSheetController {
         page.heading(Sentence.of("print.steps").toString());
         MakingStep.of(sheet).forEach(step -> page.toTick(MakingController.text(step, making).toString()));
         page.heading(Sentence.of("print.hives").toString());
-        sheet.givers().forEach(giver -> page.hive(giver.code(), address("/colonies/" + giver.hive()), List.of(), 1));
+        sheet.givers().forEach(
+                giver -> page.hive(giver.code(), PaperSheet.address("/colonies/" + giver.hive()), List.of(), 1));
         for (SplitSheet.NewHive unit : sheet.units()) {
             List<String> dated = unit.due().stream().filter(due -> !due.work().isAtOnce())
                     .map(due -> Sentence.of("print.dated", due.when(), due.words()).toString()).toList();
             // until its box stands there is no page of its own
             String opens = making.stands(unit) ? "/colonies/" + unit.hive() : "/splits/making/" + id;
-            page.hive(unit.code(), address(opens), dated, 1);
+            page.hive(unit.code(), PaperSheet.address(opens), dated, 1);
         }
-        return pdf(page, "split-" + sheet.day() + ".pdf");
+        return page.answer("split-" + sheet.day() + ".pdf");
     }
 
     private static ResponseEntity<byte[]> moves(Moving moving, Paper paper) {
@@ -96,8 +94,9 @@ class SplitSheetController {
         page.heading(Sentence.of("print.steps").toString());
         MoveStep.of(sheet).forEach(step -> page.toTick(MovingViews.text(step).toString()));
         page.heading(Sentence.of("print.hives").toString());
-        sheet.hives().forEach(stand -> page.hive(stand.code(), address("/colonies/" + stand.hive()), List.of(), 1));
-        return pdf(page, "moves-" + sheet.day() + ".pdf");
+        sheet.hives().forEach(
+                stand -> page.hive(stand.code(), PaperSheet.address("/colonies/" + stand.hive()), List.of(), 1));
+        return page.answer("moves-" + sheet.day() + ".pdf");
     }
 
     private static void cautions(PaperSheet page) {
@@ -119,10 +118,10 @@ class SplitSheetController {
         List<Hive> row = hives.findByYardIdAndEndedOnIsNullOrderByPosition(id);
         List<Hive> colonies = row.stream().filter(hive -> !hive.purpose().isForMating()).toList();
         units.of(colonies, yards.byId(), day).forEach(one -> page.hive(one.hive().code(),
-                address("/colonies/" + one.hive().id()), known(one), LINES_FOR_NOTES));
+                PaperSheet.address("/colonies/" + one.hive().id()), known(one), LINES_FOR_NOTES));
         row.stream().filter(hive -> hive.purpose().isForMating()).forEach(hive -> page.hive(hive.code(),
-                address("/colonies/" + hive.id()), List.of(hive.purpose().sentence().toString()), 1));
-        return pdf(page, "yard-" + day + ".pdf");
+                PaperSheet.address("/colonies/" + hive.id()), List.of(hive.purpose().sentence().toString()), 1));
+        return page.answer("yard-" + day + ".pdf");
     }
 
     private static List<String> known(HiveUnits.HiveUnit one) {
@@ -134,16 +133,5 @@ class SplitSheetController {
                 () -> lines.add(one.hive().lastReadOn().map(day -> Sentence.of("print.lastRead", day))
                         .orElse(Sentence.of("print.neverRead")).toString()));
         return lines;
-    }
-
-    private static String address(String path) {
-        return ServletUriComponentsBuilder.fromCurrentContextPath().path(path).toUriString();
-    }
-
-    private static ResponseEntity<byte[]> pdf(PaperSheet page, String name) {
-        return ResponseEntity.ok().contentType(MediaType.APPLICATION_PDF)
-                .header(HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.inline().filename(name).build().toString())
-                .body(page.done());
     }
 }

@@ -85,6 +85,11 @@ public class Weathers {
             return station.isPresent() ? By.STATION : By.CLIMATE;
         }
 
+        /** Where past days are known from: a station answers for every day that nobody noted. */
+        public By measuredBy() {
+            return !noted.isEmpty() && station.isEmpty() ? By.NOTED : oddsBy();
+        }
+
         /** Of days before today what is known of them, of all others the chance. */
         public MatingClimate asOf(LocalDate today) {
             Map<LocalDate, Double> asked = new HashMap<>();

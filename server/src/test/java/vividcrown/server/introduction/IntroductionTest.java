@@ -9,6 +9,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -251,5 +254,43 @@ class IntroductionTest {
         assertThat(page.path("pairs").size() + page.path("waiting").size()).isEqualTo(page.path("colonies").size());
         // where workers lay a single queen is thrown away
         assertThat(page.path("waiting").valueStream().map(one -> one.path("code").asString())).contains("H 5");
+    }
+
+    @Test
+    void the_board_and_the_bank_are_there_on_paper() {
+        for (String sheet : List.of(BOARD + "/sheet.pdf", "/api/v1/bank/sheet.pdf?paper=LETTER")) {
+            Client.Answer answer = owner.get(sheet);
+            assertThat(answer.status()).as(sheet).isEqualTo(200);
+            assertThat(answer.text()).startsWith("%PDF");
+        }
+    }
+
+    @Test
+    void a_queen_given_to_a_colony_opens_days_without_sealed_brood_where_the_last_egg_is_known() {
+        String hive = hive("H 6");
+        told(today, deed("HAPPENED", "hive", hive, "event", "QUEEN_REMOVED"));
+        told(today, deed("HIVE_READ", "hive", hive, "notes", Map.of("seen", List.of("EGGS_SINGLE"), "absent",
+                List.of("QUEEN", "VIRGIN", "QUEEN_CELLS"), "search",
+                Map.of("minutes", 30, "passes", 2, "muchSmoke", false))));
+        JsonNode ways = owner.get(BOARD + "/plan?code=x&hive=" + hive).json().path("ways");
+        assertThat(ways.valueStream().toList()).isNotEmpty()
+                .allMatch(way -> way.path("broodBreak").path("worker").has("likelyFrom"));
+    }
+
+    /** Two people, one queen in one cage: the second is told that she is on her way already. */
+    @Test
+    void two_people_who_give_the_same_queen_at_once_give_her_once() throws Exception {
+        String queen = caged("25-61");
+        Map<String, Object> one = begun(hive("H 6"), queen);
+        Map<String, Object> other = begun(hive("H 4"), queen);
+        List<Integer> statuses;
+        try (ExecutorService two = Executors.newFixedThreadPool(2)) {
+            Future<Integer> first = two.submit(() -> tell(today, one).status());
+            Future<Integer> second = two.submit(() -> tell(today, other).status());
+            statuses = List.of(first.get(), second.get());
+        }
+        assertThat(statuses).containsOnlyOnce(200);
+        assertThat(owner.get(BOARD).json().path("open").valueStream()
+                .filter(open -> open.path("queen").asString("").equals(queen))).hasSize(1);
     }
 }

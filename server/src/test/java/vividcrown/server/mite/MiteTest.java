@@ -168,4 +168,71 @@ class MiteTest {
         assertThat(mites("H 8").has("release")).isFalse();
         assertThat(owner.get("/api/v1/round").text()).doesNotContain("RELEASE_QUEEN");
     }
+
+    private JsonNode hiveMites(String code) {
+        return owner.get("/api/v1/mites/" + hive(code)).json();
+    }
+
+    private void happened(String code, String event) {
+        Client.Answer answer = tell(deed("HAPPENED", "hive", hive(code), "event", event));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    }
+
+    /** The last worker is out 20–22 days after the last egg, the last drone 23–25 (Winston 1987, from memory). */
+    @Test
+    void the_page_of_a_hive_draws_the_days_without_sealed_brood_as_soon_as_something_stops_it() {
+        assertThat(hiveMites("H 11").has("brood")).as("a queen who lays").isFalse();
+        happened("H 11", "QUEEN_REMOVED");
+        JsonNode removed = hiveMites("H 11");
+        assertThat(removed.path("why").asString()).startsWith("No brood is laid");
+        LocalDate lastEgg = LocalDate.parse(removed.path("brood").path("lastEgg").path("latest").asString());
+        assertThat(lastEgg).isBetween(today.minusDays(1), today);
+        assertThat(LocalDate.parse(removed.path("brood").path("worker").path("sureFrom").asString()))
+                .isEqualTo(lastEgg.plusDays(22));
+        assertThat(LocalDate.parse(removed.path("brood").path("drone").path("sureFrom").asString()))
+                .isEqualTo(lastEgg.plusDays(25));
+    }
+
+    @Test
+    void a_brood_stop_counts_from_the_day_she_was_caged_and_ends_when_she_lays_again() {
+        String h3 = hive("H 3");
+        Client.Answer caged = tell(deed("BROOD_STOPPED", "hive", h3, "release", today.plusDays(25).toString()));
+        assertThat(caged.status()).as(caged.text()).isEqualTo(200);
+        JsonNode stopped = hiveMites("H 3");
+        assertThat(stopped.path("why").asString()).contains("caged since");
+        assertThat(stopped.path("brood").path("lastEgg").path("likely").asString()).isEqualTo(today.toString());
+        assertThat(stopped.path("brood").path("firstEgg").path("earliest").asString())
+                .isEqualTo(today.plusDays(26).toString());
+    }
+
+    /** Drone brood goes on under a drone layer: no treatment window opens (common practice). */
+    @Test
+    void under_a_drone_layer_there_is_no_day_without_sealed_brood() {
+        String layer = owner.get("/api/v1/colonies").json().valueStream()
+                .filter(one -> one.path("leading").asString().equals("DRONE_LAYER")
+                        || one.path("leading").asString().equals("LAYING_WORKERS"))
+                .findFirst().orElseThrow().path("code").asString();
+        JsonNode found = hiveMites(layer);
+        assertThat(found.has("brood")).isFalse();
+        assertThat(found.path("why").asString()).contains("Drone brood goes on");
+    }
+
+    @Test
+    void a_hive_weaker_than_the_code_of_the_place_allows_is_told_so() {
+        JsonNode counted = owner.get("/api/v1/colonies").json().valueStream()
+                .map(one -> owner.get("/api/v1/colonies/" + one.path("id").asString()).json())
+                .filter(page -> page.has("strength")).findFirst().orElseThrow();
+        String id = counted.path("colony").path("id").asString();
+        assertThat(counted.path("strength").has("weak")).isFalse();
+        @SuppressWarnings("unchecked")
+        Map<String, Object> settings = new HashMap<>(JsonMapper.shared()
+                .convertValue(owner.get("/api/v1/settings").json().path("settings"), Map.class));
+        double frames = counted.path("strength").path("framesOfBees").asDouble();
+        settings.put("weakFrames", Math.min(10, frames + 0.5));
+        Client.Answer answer = tell(deed("SETTINGS_CHANGED", "operation",
+                owner.get("/api/v1/store").json().path("operation").asString(), "settings", settings));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/colonies/" + id).json().path("strength").path("weak").asString())
+                .contains("has to be managed");
+    }
 }

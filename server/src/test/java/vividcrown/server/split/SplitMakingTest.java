@@ -281,4 +281,17 @@ class SplitMakingTest {
         // whoever says another number is believed
         assertThat(plan("recipe", "CELL_NUC", "boxes", 9).path("plan").path("newUnits").size()).isGreaterThan(1);
     }
+
+    @Test
+    void an_answer_says_where_the_weather_since_the_readings_is_from() {
+        String yard = owner.get("/api/v1/colonies/" + hive("H 5").path("id").asString()).json().path("colony")
+                .path("yard").asString();
+        JsonNode with = owner.get("/api/v1/splits/equalise?brood=1&bees=2&yard=" + yard).json().path("with");
+        assertThat(with.path("daysBy").asString()).isEqualTo("STATION");
+        Client.Answer off = owner.post("/api/v1/journal", Map.of("entries",
+                List.of(entry(today, deed("YARD_STATION_SWITCHED", "yard", yard, "on", false)))));
+        assertThat(off.status()).as(off.text()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/splits/equalise?brood=1&bees=2&yard=" + yard).json().path("with").path("daysBy")
+                .asString()).isEqualTo("CLIMATE");
+    }
 }
