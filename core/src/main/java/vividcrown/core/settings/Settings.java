@@ -15,6 +15,7 @@ import vividcrown.core.queen.YearColour;
 import vividcrown.core.reason.Measures;
 import vividcrown.core.reason.Units;
 import vividcrown.core.reason.Wrong;
+import vividcrown.core.requeening.Requeening;
 import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.swarm.SwarmSchool;
 
@@ -32,16 +33,19 @@ import vividcrown.core.swarm.SwarmSchool;
  * @param authority whom to tell of a sign of disease, and how: name, telephone; up to 200 characters, empty if not noted
  * @param weakFrames a hive with fewer frames of bees has to be managed by the code of the place, 0.5–10; empty if there is no
  *     such code
+ * @param requeening the rule by which it changes queens; at two years if left out
+ * @param spares share of its colonies for which it keeps a queen spare, 0–1; a tenth if left out
  * @param mitePercent its own rule: mites for a hundred bees from which it acts, above 0, up to 20; empty if it has none
  */
 public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units units, SwarmSchool swarm,
         Set<Action> preferred, List<OwnFormat> formats, SeasonHands season, List<OwnRecipe> recipes,
-        Optional<String> dates, Optional<String> authority, Optional<Double> mitePercent, Optional<Double> weakFrames) {
+        Optional<String> dates, Optional<String> authority, Optional<Double> mitePercent, Optional<Double> weakFrames,
+        Optional<Requeening.Policy> requeening, Optional<Double> spares) {
 
     /** What the trade does. */
     public static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
             SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL, List.of(),
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
     /**
      * @param name 1–60 characters
@@ -79,6 +83,7 @@ public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units 
         Faults faults = new Faults();
         authority.ifPresent(whom -> faults.text("authority", whom, 1, 200));
         mitePercent.ifPresent(percent -> faults.within("mitePercent", percent, 0.01, 20));
+        spares.ifPresent(share -> faults.within("spares", share, 0, 1));
         weakFrames.ifPresent(frames -> faults.within("weakFrames", frames, 0.5, 10));
         faults.within("recipes", recipes.size(), 0, 50)
                 .unless(recipes.stream().map(one -> one.name().strip()).distinct().count() == recipes.size(),

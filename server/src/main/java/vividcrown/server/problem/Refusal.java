@@ -2,6 +2,7 @@ package vividcrown.server.problem;
 
 import java.util.List;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.http.HttpStatus;
 import vividcrown.core.journal.SubjectKind;
 import vividcrown.core.reason.Sentence;
@@ -29,6 +30,15 @@ public class Refusal extends RuntimeException {
     /** The values are wrong: change them. */
     public static Refusal invalid(List<Finding> findings) {
         return new Refusal(HttpStatus.UNPROCESSABLE_CONTENT, "invalid", findings);
+    }
+
+    /** What core refuses in a value is told with the field it came in. */
+    public static <T> T checked(Supplier<T> made, String field) {
+        try {
+            return made.get();
+        } catch (IllegalArgumentException wrong) {
+            throw invalid(field, String.valueOf(wrong.getMessage()));
+        }
     }
 
     public static Refusal invalid(String field, String message) {

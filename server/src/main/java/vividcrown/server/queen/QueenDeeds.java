@@ -11,10 +11,16 @@ import vividcrown.server.journal.DeedKinds;
 @Configuration
 class QueenDeeds {
 
+    private final Queens queens;
+
+    QueenDeeds(Queens queens) {
+        this.queens = queens;
+    }
+
     @Bean
     DeedKinds queenDeedKinds() {
         return DeedKinds.of(DeedKind.of("QUEEN_KNOWN", QueenDeed.Known.class).bringing(QueenDeed.QUEEN)
-                .through(QueenDeeds::notAheadOfHerTime),
+                .through(this::possible),
                 DeedKind.of("QUEEN_BREEDER_SAID", QueenDeed.BreederSaid.class),
                 DeedKind.of("TAKE_COUNTED", QueenDeed.TakeCounted.class),
                 DeedKind.of("QUEEN_SEEN", QueenDeed.Seen.class), DeedKind.of("CELL_CULLED", QueenDeed.Culled.class),
@@ -24,11 +30,18 @@ class QueenDeeds {
                 DeedKind.of("QUEEN_NOTED", QueenDeed.Noted.class));
     }
 
-    private static QueenDeed.Known notAheadOfHerTime(QueenDeed.Known asked, Admission admission) {
+    /** Neither ahead of her time, nor older than her mother, nor her own ancestor. */
+    private QueenDeed.Known possible(QueenDeed.Known asked, Admission admission) {
         if (asked.emergenceYear() > admission.day().getYear()) {
             admission.refuse("emergenceYear", "refusal.emergenceAhead", String.valueOf(asked.emergenceYear()),
                     String.valueOf(admission.day().getYear()));
         }
+        asked.mother().flatMap(queens::findById).filter(mother -> asked.emergenceYear() != 0
+                && mother.life().emergenceYear() > asked.emergenceYear())
+                .ifPresent(mother -> admission.refuse("emergenceYear", "refusal.olderThanMother", mother.code(),
+                        String.valueOf(mother.life().emergenceYear()), String.valueOf(asked.emergenceYear())));
+        asked.mother().filter(mother -> queens.descends(mother, asked.queen()))
+                .ifPresent(_ -> admission.refuse("mother", "refusal.ownAncestor", asked.code()));
         return asked;
     }
 }

@@ -2,6 +2,7 @@ package vividcrown.server.queen;
 
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -72,6 +73,19 @@ public interface Queens extends Repository<QueenRow, UUID> {
     /** Living queens in a hive, the last placed first. */
     @Query("select q from Queen q where q.hiveId = :hive and q.alive and q.whereabouts = HIVE order by q.placedSequence desc")
     List<Queen> livingIn(UUID hive);
+
+    /** Whether one is a daughter of another, or further down from her. */
+    default boolean descends(UUID from, UUID of) {
+        Set<UUID> seen = new HashSet<>();
+        Optional<UUID> mother = findById(from).flatMap(Queen::motherId);
+        while (mother.isPresent() && seen.add(mother.get())) {
+            if (mother.get().equals(of)) {
+                return true;
+            }
+            mother = findById(mother.get()).flatMap(Queen::motherId);
+        }
+        return false;
+    }
 
     /** Which of these codes are taken. */
     @Query("select q.code from Queen q where q.code in :codes")

@@ -19,7 +19,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
-import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -215,8 +214,8 @@ class IntroductionReckonController {
             "search": "TWICE", "lastEgg": ["2026-06-12"]}, "queen": {"code": "26-01-104", "kind": "MATED", "cost": 40}}""")
     IntroductionAnswer introduction(@Valid @RequestBody IntroductionRequest asked) {
         List<String> assumed = new ArrayList<>();
-        Receiver receiver = checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
-        Given given = checked(asked.queen()::given, "queen");
+        Receiver receiver = Refusal.checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
+        Given given = Refusal.checked(asked.queen()::given, "queen");
         BeeYear year = year(asked.day(), asked.place());
         IntroductionPlan plan = IntroductionPlan.of(receiver, given, asked.day(), year,
                 own(asked.own()));
@@ -284,8 +283,8 @@ class IntroductionReckonController {
             "workersLay": 0, "search": "TWICE"}, "queen": {"code": "26-01-104", "kind": "MATED", "cagedDays": 2}}""")
     AcceptanceAnswer acceptance(@Valid @RequestBody AcceptanceRequest asked) {
         List<String> assumed = new ArrayList<>();
-        Receiver receiver = checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
-        Given given = checked(asked.queen()::given, "queen");
+        Receiver receiver = Refusal.checked(() -> asked.colony().receiver(asked.day(), assumed), "colony");
+        Given given = Refusal.checked(asked.queen()::given, "queen");
         if (asked.method().way().gives() != given.kind()) {
             throw Refusal.invalid("method", Sentence.of("introduction.notThatWay", asked.method().sentence()));
         }
@@ -332,8 +331,8 @@ class IntroductionReckonController {
     AssignmentAnswer assignment(@Valid @RequestBody AssignmentRequest asked) {
         List<String> assumed = new ArrayList<>();
         List<Receiver> colonies = asked.colonies().stream()
-                .map(one -> checked(() -> one.receiver(asked.day(), assumed), "colonies")).toList();
-        List<Given> queens = asked.queens().stream().map(one -> checked(one::given, "queens")).toList();
+                .map(one -> Refusal.checked(() -> one.receiver(asked.day(), assumed), "colonies")).toList();
+        List<Given> queens = asked.queens().stream().map(one -> Refusal.checked(one::given, "queens")).toList();
         unique("queens", queens.stream().map(Given::code).toList());
         unique("colonies", colonies.stream().map(Receiver::code).toList());
         BeeYear year = year(asked.day(), asked.place());
@@ -357,14 +356,6 @@ class IntroductionReckonController {
         codes.stream().filter(code -> !seen.add(code)).findFirst().ifPresent(code -> {
             throw Refusal.invalid(field, Sentence.of("assignment.twice", code));
         });
-    }
-
-    private static <T> T checked(Supplier<T> made, String field) {
-        try {
-            return made.get();
-        } catch (IllegalArgumentException wrong) {
-            throw Refusal.invalid(List.of(new Refusal.Finding(field, String.valueOf(wrong.getMessage()))));
-        }
     }
 
     private static double hundredth(double value) {

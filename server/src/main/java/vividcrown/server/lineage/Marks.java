@@ -1,0 +1,142 @@
+package vividcrown.server.lineage;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import vividcrown.core.hive.Purpose;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.journal.Entry;
+import vividcrown.core.merit.Merit;
+import vividcrown.core.merit.Observed;
+import vividcrown.core.merit.Score;
+import vividcrown.core.merit.Trait;
+import vividcrown.core.mite.MiteRecord;
+import vividcrown.core.reading.CellLook;
+import vividcrown.core.reading.CombPlace;
+import vividcrown.core.reading.EventKind;
+import vividcrown.core.reading.Sign;
+import vividcrown.server.colony.ColonyBook;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** Marks of colonies: those that people gave, and those that follow from what was recorded anyway. */
+@Component
+class Marks {
+
+    /** So long after she was given the bees are still another's: their temper says nothing of her. */
+    private static final int NOT_YET_HERS_DAYS = 56;
+    private static final int MANY_CELLS = 3;
+
+    private final ScoreTable table;
+    private final Hives hives;
+    private final Yards yards;
+    private final ColonyBook book;
+
+    Marks(ScoreTable table, Hives hives, Yards yards, ColonyBook book) {
+        this.table = table;
+        this.hives = hives;
+        this.yards = yards;
+        this.book = book;
+    }
+
+    List<Score> all(Stocks.Stock stock, LocalDate today) {
+        Map<UUID, Yard> places = yards.byId();
+        List<Hive> kept = hives.keptFor(Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC).stream()
+                .filter(hive -> hive.queenId().filter(stock::knows).isPresent()).toList();
+        Map<UUID, UUID> yardOf = new HashMap<>();
+        kept.forEach(hive -> yardOf.put(hive.queenId().orElseThrow(), hive.yardId()));
+        List<Score> scores = new ArrayList<>();
+        table.findAll().stream().filter(row -> stock.knows(row.queenId())).forEach(row -> scores.add(new Score(
+                row.queenId().toString(), row.trait(), row.value(),
+                row.yardId().or(() -> Optional.ofNullable(yardOf.get(row.queenId()))).map(places::get).map(Yard::name)
+                        .orElse(""),
+                row.scoredOn().getYear())));
+        Map<UUID, ColonyBook.Facts> facts = book.facts(kept, today);
+        kept.forEach(hive -> scores.addAll(observed(hive.queenId().orElseThrow(),
+                Objects.requireNonNull(places.get(hive.yardId())).name(),
+                Objects.requireNonNull(facts.get(hive.id())))));
+        return scores;
+    }
+
+    /** Of one: what people gave, the newest first. */
+    List<ScoreRow> given(UUID queen) {
+        return table.findByQueenIdOrderByScoredOnDescIdDesc(queen);
+    }
+
+    private static List<Score> observed(UUID queen, String yard, ColonyBook.Facts facts) {
+        Optional<LocalDate> given = facts.events().stream()
+                .filter(event -> event.kind() == EventKind.QUEEN_GIVEN || event.kind() == EventKind.CELL_GIVEN
+                        || event.kind() == EventKind.VIRGIN_GIVEN || event.kind() == EventKind.QUEEN_REMOVED)
+                .map(event -> event.day()).max(LocalDate::compareTo);
+        List<Observed.Look> looks = facts.reads().stream()
+                .filter(entry -> given.filter(day -> entry.day().isBefore(day)).isEmpty())
+                .map(entry -> look(entry, given)).toList();
+        List<Observed.Mites> mites = facts.mites().counts().stream()
+                .filter(one -> given.filter(day -> one.day().isBefore(day.plusDays(NOT_YET_HERS_DAYS))).isEmpty())
+                .flatMap(one -> percent(one).stream()).toList();
+        return Observed.of(queen.toString(), yard, looks, mites);
+    }
+
+    private static Optional<Observed.Mites> percent(MiteRecord.Counted one) {
+        return one.as().bees().filter(bees -> bees > 0)
+                .map(bees -> new Observed.Mites(one.day(), 100.0 * one.count().mites() / bees));
+    }
+
+    private static Observed.Look look(Entry entry, Optional<LocalDate> given) {
+        ReadingNotes notes = ColonyBook.notes(entry);
+        boolean hers = given.filter(day -> entry.day().isBefore(day.plusDays(NOT_YET_HERS_DAYS))).isEmpty();
+        Observed.Brood brood = notes.seen().contains(Sign.SEALED_WORKER_SOLID)
+                ? Observed.Brood.SOLID
+                : notes.seen().contains(Sign.SEALED_WORKER_SPOTTY)
+                        ? Observed.Brood.SPOTTY
+                        : Observed.Brood.NOT_LOOKED_AT;
+        return new Observed.Look(entry.day(), hers ? notes.temper() : Optional.empty(), brood, swarmCells(notes),
+                !notes.cells().isEmpty() || notes.absent().contains(Sign.QUEEN_CELLS));
+    }
+
+    /** More than a supersedure has, or at the edge, with something in them. */
+    static boolean swarmCells(ReadingNotes notes) {
+        int living = notes.cells().stream().filter(one -> one.look() != CellLook.CUP_EMPTY).mapToInt(one -> one.count())
+                .sum();
+        return living > MANY_CELLS || notes.cells().stream()
+                .anyMatch(one -> one.look().isAlive() && one.place() == CombPlace.BOTTOM_EDGE);
+    }
+
+    /** Of every trait that was marked at all. */
+    static Map<Trait, Merit> merits(Stocks.Stock stock, List<Score> scores) {
+        Map<Trait, Merit> all = new EnumMap<>(Trait.class);
+        for (Trait trait : Trait.values()) {
+            if (scores.stream().anyMatch(score -> score.trait() == trait)) {
+                all.put(trait, Merit.of(stock.kinship(), trait, scores, trait.heritability()));
+            }
+        }
+        return all;
+    }
+
+    /**
+     * Over all traits: the mean of what is expected of each, weighed by how sure it is; in marks.
+     *
+     * @return empty where nothing is known of her
+     */
+    static Optional<Merit.Estimate> together(Map<Trait, Merit> merits, UUID queen) {
+        List<Merit.Estimate> known = merits.values().stream()
+                .flatMap(merit -> Optional.ofNullable(merit.of().get(queen.toString())).stream()).toList();
+        double sure = known.stream().mapToDouble(Merit.Estimate::reliability).sum();
+        if (sure <= 0) {
+            return Optional.empty();
+        }
+        return Optional.of(new Merit.Estimate(
+                known.stream().mapToDouble(one -> one.value() * one.reliability()).sum() / sure, sure / known.size(),
+                known.stream().mapToInt(Merit.Estimate::own).max().orElse(0),
+                known.stream().mapToInt(Merit.Estimate::daughters).max().orElse(0)));
+    }
+}

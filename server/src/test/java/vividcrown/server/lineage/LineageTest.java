@@ -1,0 +1,255 @@
+package vividcrown.server.lineage;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static vividcrown.server.support.Client.deed;
+import static vividcrown.server.support.Client.entry;
+
+import java.io.StringReader;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jgrapht.Graph;
+import org.jgrapht.graph.DefaultEdge;
+import org.jgrapht.graph.DirectedMultigraph;
+import org.jgrapht.nio.dot.DOTImporter;
+import org.jgrapht.nio.graphml.GraphMLImporter;
+import org.jgrapht.util.SupplierUtil;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** Descent, marks, breeders and requeening of an operation's own queens, over the API. */
+@ExtendWith(Application.class)
+class LineageTest {
+
+    private final Application.Running application;
+    private Client owner;
+    private LocalDate today;
+
+    LineageTest(Application.Running application) {
+        this.application = application;
+    }
+
+    @BeforeEach
+    void signIn() {
+        owner = application.signedIn(application.demo().ownerEmail());
+        today = LocalDate.parse(owner.get("/api/v1/session").json().path("today").asString());
+    }
+
+    @SafeVarargs
+    private Client.Answer tell(Map<String, Object>... deeds) {
+        List<Map<String, Object>> entries = new ArrayList<>();
+        for (Map<String, Object> deed : deeds) {
+            entries.add(entry(today, deed));
+        }
+        return owner.post("/api/v1/journal", Map.of("entries", entries));
+    }
+
+    @SafeVarargs
+    private void told(Map<String, Object>... deeds) {
+        Client.Answer answer = tell(deeds);
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    }
+
+    private String queen(String search) {
+        return owner.get("/api/v1/queens/list?kept=ALL&search=" + search).json().path("queens").get(0).path("id")
+                .asString();
+    }
+
+    private String known(String code, String mother, int year) {
+        String id = UUID.randomUUID().toString();
+        Map<String, Object> deed = new HashMap<>(deed("QUEEN_KNOWN", "queen", id, "code", code, "name", "", "breeder",
+                false, "stage", "JUDGED", "emergenceYear", year, "line", ""));
+        if (!mother.isEmpty()) {
+            deed.put("mother", mother);
+        }
+        told(deed);
+        return id;
+    }
+
+    private JsonNode pedigree(String id) {
+        return owner.get("/api/v1/queens/" + id + "/pedigree").json();
+    }
+
+    @Test
+    void the_list_is_narrowed_by_line_year_mother_and_what_she_is_kept_for() {
+        JsonNode breeders = owner.get("/api/v1/queens/list?kept=BREEDERS").json();
+        assertThat(breeders.path("all").asInt()).isEqualTo(owner.get("/api/v1/queens/breeders").json().size());
+        String runa = queen("runa");
+        JsonNode daughters = owner.get("/api/v1/queens/list?kept=ALL&mother=" + runa).json();
+        assertThat(daughters.path("all").asInt()).isPositive();
+        assertThat(daughters.path("queens").valueStream()).allMatch(one -> one.path("line").asString().equals("Larch"));
+        JsonNode living = owner.get("/api/v1/queens/list").json();
+        assertThat(living.path("queens").valueStream()).allMatch(one -> one.path("alive").asBoolean());
+        JsonNode choices = owner.get("/api/v1/queens/choices").json();
+        int sum = choices.path("lines").valueStream()
+                .mapToInt(line -> owner.get("/api/v1/queens/list?line=" + line.asString().replace(" ", "%20")).json()
+                        .path("all").asInt())
+                .sum();
+        assertThat(sum).isEqualTo(living.path("all").asInt());
+        assertThat(owner.get("/api/v1/queens/list?kept=LATE").status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/queens/list?kept=FOR_SALE").status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/queens/list?search=%25%27%3B").json().path("all").asInt())
+                .as("nobody is called so, and the question does no harm").isZero();
+    }
+
+    /** Daughter of a queen inseminated with her own drone: F = 1/2 (Crow &amp; Roberts 1950, from memory). */
+    @Test
+    void what_is_said_of_a_mating_decides_what_her_daughters_are() {
+        String dam = known("P-1", "", 2024);
+        String daughter = known("P-2", dam, 2025);
+        assertThat(pedigree(daughter).path("inbreeding").asDouble()).isZero();
+        told(deed("QUEEN_MATED", "queen", dam, "how", "ONE_DRONE", "droneMother", dam, "sisters", 1, "drones", 1));
+        JsonNode page = pedigree(daughter);
+        assertThat(page.path("inbreeding").asDouble()).isEqualTo(0.5);
+        assertThat(page.path("ancestors").findValuesAsString("path")).contains("M", "D");
+        assertThat(page.path("ancestors").get(1).path("again").asBoolean()).isTrue();
+        JsonNode mother = pedigree(dam);
+        assertThat(mother.path("mated").path("how").asString()).isEqualTo("ONE_DRONE");
+        assertThat(mother.path("brood").path("advice").asString()).isEqualTo("APART");
+        assertThat(mother.path("allDaughters").asInt()).isEqualTo(1);
+        // said anew, and the last word holds
+        told(deed("QUEEN_MATED", "queen", dam, "how", "OPEN", "sisters", 1, "drones", 14));
+        assertThat(pedigree(daughter).path("inbreeding").asDouble()).isZero();
+    }
+
+    @Test
+    void a_mating_that_cannot_be_is_refused() {
+        String dam = known("P-3", "", 2024);
+        String daughter = known("P-4", dam, 2025);
+        assertThat(tell(deed("QUEEN_MATED", "queen", dam, "how", "ONE_DRONE", "droneMother", daughter, "sisters", 1,
+                "drones", 1)).findings()).singleElement().asString().contains("own descendants");
+        assertThat(tell(deed("QUEEN_MATED", "queen", dam, "how", "OPEN", "droneMother", daughter, "sisters", 1, "drones",
+                12)).findings()).singleElement().asString().contains("whose drones");
+        assertThat(tell(deed("QUEEN_SCORED", "queen", dam, "trait", "TEMPER", "value", 4.5)).status()).isIn(400, 422);
+        assertThat(tell(deed("QUEEN_SCORED", "queen", dam, "trait", "TEMPER", "value", 2.2)).findings()).singleElement()
+                .asString().contains("nearest is 2");
+        assertThat(tell(deed("QUEEN_KNOWN", "queen", dam, "code", "P-3", "name", "", "breeder", false, "mother", daughter,
+                "stage", "JUDGED", "emergenceYear", 2024, "line", "")).status())
+                .as("her own ancestor").isIn(409, 422);
+        assertThat(tell(deed("QUEEN_KNOWN", "queen", UUID.randomUUID().toString(), "code", "P-9", "name", "", "breeder",
+                false, "mother", daughter, "stage", "JUDGED", "emergenceYear", 2023, "line", "")).findings())
+                .singleElement().asString().contains("P-4").contains("2025");
+        assertThat(pedigree(daughter).path("ancestors").size()).isEqualTo(1);
+    }
+
+    @Test
+    void marks_stand_with_their_day_and_merit_comes_only_with_how_sure_it_is() {
+        String dam = known("P-5", "", 2024);
+        told(deed("QUEEN_SCORED", "queen", dam, "trait", "CROP", "value", 3.5));
+        JsonNode alone = pedigree(dam);
+        assertThat(alone.path("marks").get(0).path("value").asDouble()).isEqualTo(3.5);
+        assertThat(alone.path("merit").valueStream().filter(one -> one.path("trait").asString().equals("CROP")))
+                .as("one mark is no merit").isEmpty();
+        String other = known("P-6", "", 2024);
+        for (int sister = 0; sister < 5; sister++) {
+            String good = known("P-5-" + sister, dam, 2025);
+            String plain = known("P-6-" + sister, other, 2025);
+            told(deed("QUEEN_SCORED", "queen", good, "trait", "CROP", "value", 4),
+                    deed("QUEEN_SCORED", "queen", plain, "trait", "CROP", "value", 2));
+        }
+        JsonNode crop = pedigree(dam).path("merit").valueStream()
+                .filter(one -> one.path("trait").asString().equals("CROP")).findFirst().orElseThrow();
+        assertThat(crop.path("value").asDouble()).isPositive();
+        assertThat(crop.path("daughters").asInt()).isEqualTo(5);
+        assertThat(crop.path("reliability").asDouble()).isBetween(0.1, 0.8);
+        JsonNode lines = owner.get("/api/v1/lines").json();
+        List<String> mothers = lines.path("mothers").findValuesAsString("code");
+        assertThat(mothers).contains("P-5", "P-6");
+        assertThat(lines.path("ways").toString()).contains("crop");
+        // a mark that is taken back does not count any more
+        String entry = owner.get("/api/v1/journal?subject=" + dam).json().path("items").valueStream()
+                .filter(one -> one.toString().contains("QUEEN_SCORED")).map(one -> one.path("id").asString()).findFirst()
+                .orElse("");
+        assertThat(entry).isNotEmpty();
+    }
+
+    @Test
+    void the_stock_says_how_broad_it_is_and_who_is_grafted_from_next() {
+        JsonNode lines = owner.get("/api/v1/lines").json();
+        assertThat(lines.path("effectiveLines").asDouble()).isBetween(1.0, (double) lines.path("lines").size());
+        assertThat(lines.path("strangers").asDouble()).isBetween(0.0, 1.0);
+        JsonNode chosen = owner.get("/api/v1/lines/breeders?daughters=60&kinship=0.3&lines=2").json();
+        assertThat(chosen.path("found").path("chosen").valueStream().mapToInt(one -> one.path("daughters").asInt()).sum())
+                .isEqualTo(60);
+        assertThat(chosen.path("names").size()).isPositive();
+        assertThat(owner.get("/api/v1/lines/breeders?daughters=60&kinship=0.01&lines=2").json().path("why").asString())
+                .contains("allow more kinship");
+        String runa = queen("runa");
+        JsonNode close = owner.get("/api/v1/lines/mating?mother=%s&how=STATION&droneMother=%s".formatted(runa, runa))
+                .json();
+        assertThat(close.path("mating").path("inbreeding").asDouble()).isGreaterThan(0.1);
+        assertThat(owner.get("/api/v1/lines/mating?mother=%s&how=STATION".formatted(runa)).findings()).singleElement()
+                .asString().contains("whose drones");
+    }
+
+    @Test
+    void requeening_goes_by_the_house_rule_and_never_takes_a_mother_one_grafts_from() {
+        JsonNode rule = owner.get("/api/v1/requeening").json();
+        assertThat(rule.path("policy").asString()).isEqualTo("AT_TWO_YEARS");
+        JsonNode every = owner.get("/api/v1/requeening?policy=EVERY_YEAR").json();
+        assertThat(every.path("toChange").asInt()).isGreaterThanOrEqualTo(rule.path("toChange").asInt());
+        List<String> breeders = owner.get("/api/v1/queens/breeders").json().findValuesAsString("id");
+        every.path("colonies").valueStream().filter(one -> breeders.contains(one.path("queen").asString("")))
+                .forEach(one -> assertThat(one.path("requeening").path("action").asString()).as(one.toString())
+                        .isIn("KEEP", "WATCH", "JUDGE_FIRST", "STOP"));
+        JsonNode suspect = every.path("colonies").valueStream()
+                .filter(one -> one.path("code").asString().equals("H 12")).findFirst().orElseThrow();
+        assertThat(suspect.path("requeening").path("action").asString()).isEqualTo("STOP");
+        assertThat(every.path("wanted").asInt())
+                .isEqualTo(every.path("toChange").asInt() + every.path("spares").asInt());
+        @SuppressWarnings("unchecked")
+        Map<String, Object> settings = new HashMap<>(JsonMapper.shared()
+                .convertValue(owner.get("/api/v1/settings").json().path("settings"), Map.class));
+        settings.put("requeening", "BY_MERIT");
+        settings.put("spares", 0.5);
+        told(deed("SETTINGS_CHANGED", "operation", owner.get("/api/v1/store").json().path("operation").asString(),
+                "settings", settings));
+        JsonNode merit = owner.get("/api/v1/requeening").json();
+        assertThat(merit.path("policy").asString()).isEqualTo("BY_MERIT");
+        assertThat(merit.path("spares").asInt()).isEqualTo((int) Math.ceil(merit.path("colonies").size() * 0.5));
+    }
+
+    /** Both formats are read back by a library that knows nothing of this one. */
+    @Test
+    void the_pedigree_leaves_in_open_formats_and_can_be_read_back() {
+        int queens = owner.get("/api/v1/queens/list?kept=ALL").json().path("all").asInt();
+        String graphMl = owner.get("/api/v1/exports/pedigree").text();
+        Graph<String, DefaultEdge> fromGraphMl = new DirectedMultigraph<>(SupplierUtil.createStringSupplier(),
+                SupplierUtil.createDefaultEdgeSupplier(), false);
+        GraphMLImporter<String, DefaultEdge> reader = new GraphMLImporter<>();
+        reader.setVertexFactory(id -> id);
+        reader.importGraph(fromGraphMl, new StringReader(graphMl));
+        assertThat(fromGraphMl.vertexSet()).hasSize(queens);
+        assertThat(fromGraphMl.edgeSet()).isNotEmpty();
+        Graph<String, DefaultEdge> fromDot = new DirectedMultigraph<>(SupplierUtil.createStringSupplier(),
+                SupplierUtil.createDefaultEdgeSupplier(), false);
+        DOTImporter<String, DefaultEdge> dot = new DOTImporter<>();
+        dot.setVertexFactory(id -> id);
+        dot.importGraph(fromDot, new StringReader(owner.get("/api/v1/exports/pedigree?format=DOT").text()));
+        assertThat(fromDot.vertexSet()).hasSize(queens);
+        assertThat(fromDot.edgeSet()).hasSameSizeAs(fromGraphMl.edgeSet());
+        String csv = owner.get("/api/v1/exports/pedigree.csv").text();
+        assertThat(csv.lines().count()).isEqualTo(queens + 1L);
+        assertThat(csv.lines().findFirst().orElseThrow()).startsWith("queen,name,line,born,mother,mated,drone_mother");
+        assertThat(owner.get("/api/v1/exports/scores.csv").text().lines().findFirst().orElseThrow())
+                .isEqualTo("queen,trait,value,yard,year");
+        JsonNode yards = owner.get("/api/v1/exports/yards.geojson").json();
+        JsonNode circle = yards.path("features").valueStream()
+                .filter(one -> one.path("geometry").path("type").asString().equals("Polygon")).findFirst().orElseThrow()
+                .path("geometry").path("coordinates").get(0);
+        assertThat(circle.get(0)).as("closed, as RFC 7946 wants it").isEqualTo(circle.get(circle.size() - 1));
+        assertThat(circle.get(0).get(0).asDouble()).isCloseTo(circle.get(circle.size() - 1).get(0).asDouble(),
+                within(1e-12));
+        Client.Answer paper = owner.get("/api/v1/queens/" + queen("runa") + "/certificate.pdf?show=DESCENT,MERIT");
+        assertThat(paper.text()).startsWith("%PDF");
+    }
+}
