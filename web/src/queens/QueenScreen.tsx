@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import type { Queen, QueenPage } from '../api/types'
 import { Entries } from '../journal/Entries'
+import { Descent } from '../lineage/Descent'
 import { hiveMitesQuery } from '../mites/queries'
 import { useRecord } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
@@ -102,12 +103,18 @@ function QueenLife({ page }: { page: QueenPage }) {
         </p>
       )}
       <div className="mt-6 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_20rem]">
-        <Entries subject={queen.id} label={queen.name || queen.code} />
+        <div className="min-w-0">
+          <Entries subject={queen.id} label={queen.name || queen.code} />
+          {!isCell(queen) && <Descent queen={queen} />}
+        </div>
         {queen.alive && <Act queen={queen} />}
       </div>
     </Page>
   )
 }
+
+const isCell = (queen: Queen) =>
+  ['GRAFTED', 'TAKEN', 'SEALED', 'NOT_TAKEN', 'CULLED', 'DUD'].includes(queen.stage)
 
 function Where({ queen }: { queen: Queen }) {
   const { t } = useTranslation()
@@ -130,8 +137,7 @@ function WhoSheIs({ page }: { page: QueenPage }) {
   const { record } = useRecord()
   const [changing, setChanging] = useState(false)
   const { queen, breeder, origin, line } = page
-  const isCell = ['GRAFTED', 'TAKEN', 'SEALED', 'NOT_TAKEN'].includes(queen.stage)
-  if (isCell) return null
+  if (isCell(queen)) return null
   const breeds = t(breeder ? 'queen.isNoBreeder' : 'queen.isBreeder')
   return (
     <div className="mb-4">

@@ -65,6 +65,8 @@ function Form({
   const [authority, setAuthority] = useState(page.settings.authority ?? '')
   const [mites, setMites] = useState(page.settings.mitePercent)
   const [weak, setWeak] = useState(page.settings.weakFrames)
+  const [requeening, setRequeening] = useState(page.settings.requeening ?? 'AT_TWO_YEARS')
+  const [spares, setSpares] = useState(page.settings.spares)
   return (
     <form
       className="max-w-4xl"
@@ -84,6 +86,8 @@ function Form({
             ...(authority.trim() ? { authority: authority.trim() } : {}),
             ...(mites === undefined ? {} : { mitePercent: mites }),
             ...(weak === undefined ? {} : { weakFrames: weak }),
+            requeening,
+            ...(spares === undefined ? {} : { spares }),
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}
@@ -127,6 +131,20 @@ function Form({
             step={0.5}
             value={weak}
             onChange={setWeak}
+          />
+          <ChoiceField
+            name={t('requeening.policy')}
+            value={requeening}
+            choices={['EVERY_YEAR', 'AT_TWO_YEARS', 'BY_MERIT'] as const}
+            say={(one) => t(`requeening.policies.${one}`)}
+            onChange={setRequeening}
+          />
+          <NumberField
+            name={t('settings.spares')}
+            min={0}
+            max={100}
+            value={spares === undefined ? undefined : Math.round(spares * 100)}
+            onChange={(percent) => setSpares(percent === undefined ? undefined : percent / 100)}
           />
         </div>
         <Schools

@@ -19,10 +19,10 @@ import vividcrown.core.yard.Flow;
  * <em>watch</em>, and a mother one grafts from is never on the list of those who go.
  *
  * @param by the last day on which it makes sense this season; empty where nothing is to be done
- * @param swarm how likely it swarms if nothing is done
+ * @param swarm how likely it swarms if nothing is done; empty where no queen surely lays in it
  * @param temper where it is done for temper: when the bees of the new queen set the tone
  */
-public record Requeening(Action action, Optional<LocalDate> by, SwarmOdds swarm, Optional<Turnover> temper,
+public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOdds> swarm, Optional<Turnover> temper,
         List<Reason> reasons) {
 
     /** What to do about her. */
@@ -115,7 +115,9 @@ public record Requeening(Action action, Optional<LocalDate> by, SwarmOdds swarm,
         Optional<Turnover> temper = changes && colony.badTemper() > 0
                 ? Optional.of(Turnover.of(DatedSpan.on(day.plusDays(7)), assumptions))
                 : Optional.empty();
-        return new Requeening(action, changes ? last : Optional.empty(), swarm, temper, reasons);
+        boolean layer = action != Action.STOP && action != Action.JUDGE_FIRST && colony.layersOfDrones() <= LAYS_DRONES;
+        return new Requeening(action, changes ? last : Optional.empty(),
+                layer ? Optional.of(swarm) : Optional.empty(), temper, reasons);
     }
 
     private static Action action(Colony colony, Policy policy, SwarmOdds swarm, List<Reason> reasons) {

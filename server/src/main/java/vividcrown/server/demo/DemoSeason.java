@@ -27,6 +27,9 @@ import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.Leaving;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Origin;
+import vividcrown.core.lineage.LineageDeed;
+import vividcrown.core.merit.MeritDeed;
+import vividcrown.core.merit.Trait;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
 import vividcrown.core.queen.Stage;
@@ -83,6 +86,7 @@ final class DemoSeason {
         colonies.write();
         colonies.countMites();
         colonies.introduceOne();
+        tested();
         return entries;
     }
 
@@ -357,6 +361,32 @@ final class DemoSeason {
                     Optional.of(new Origin(Origin.Kind.BOUGHT, "a breeder down the valley"))), owner);
             queen(day, new QueenDeed.Caged(queen, number - 40, Optional.empty(), Optional.of(6)));
         }
+    }
+
+    /** Daughters of last year that went to two testers, who wrote back what they were like: eight of each mother. */
+    private void tested() {
+        LocalDate back = LocalDate.of(2026, 4, 20);
+        int number = 0;
+        for (String mother : List.of("Runa", "Tessa", "Orla")) {
+            double gentle = mother.equals("Runa") ? 3.5 : mother.equals("Tessa") ? 3 : 2.5;
+            double crop = mother.equals("Runa") ? 2.5 : mother.equals("Tessa") ? 3 : 2;
+            for (int sister = 0; sister < 8; sister++) {
+                number++;
+                UUID queen = id("tested " + number);
+                add(LocalDate.of(2026, 4, 2), new QueenDeed.Known(queen, "T-25-%02d".formatted(number), "", false,
+                        Optional.of(id(mother)), Stage.JUDGED, 2025,
+                        mother.equals("Tessa") ? "Scree" : mother.equals("Orla") ? "Birch" : "Larch",
+                        Optional.empty()), owner);
+                add(LocalDate.of(2026, 4, 3), new QueenDeed.TakenOut(queen, "tester", Optional.of(Leaving.GIVEN_AWAY)),
+                        owner);
+                Optional<UUID> yard = Optional.of(id(sister % 2 == 0 ? "Weir Bend" : "Quarry Terrace"));
+                double swing = new double[] {0, 0.5, -0.5, 0, 0.5, 0, -0.5, 0}[sister];
+                add(back, new MeritDeed.Scored(queen, Trait.TEMPER, Math.min(4, gentle + swing), yard), owner);
+                add(back, new MeritDeed.Scored(queen, Trait.CROP, crop - swing, yard), owner);
+                add(back, new MeritDeed.Scored(queen, Trait.WINTERING, 3 + swing, yard), owner);
+            }
+        }
+        add(back, new LineageDeed.Mated(id("Tessa"), LineageDeed.How.STATION, Optional.of(id("Orla")), 6, 12), owner);
     }
 
     private void seen(UUID queen, LocalDate day, Sight sight) {

@@ -122,13 +122,14 @@ public final class LineageViews {
      * Whether a colony gets another queen.
      *
      * @param by the last day on which it makes sense this season; left out where nothing is to be done
+     * @param swarm how likely it swarms if nothing is done; left out where no queen surely lays in it
      * @param temper when the bees of the new queen set the tone; left out where temper is not why
      */
     public record RequeeningView(Requeening.Action action, String text, @Nullable LocalDate by,
-            SwarmOddsView swarm, @Nullable TurnoverView temper, List<ReasonView> reasons) {
+            @Nullable SwarmOddsView swarm, @Nullable TurnoverView temper, List<ReasonView> reasons) {
         public static RequeeningView of(Requeening one) {
             return new RequeeningView(one.action(), one.action().sentence().toString(), one.by().orElse(null),
-                    SwarmOddsView.of(one.swarm()), one.temper().map(TurnoverView::of).orElse(null),
+                    one.swarm().map(SwarmOddsView::of).orElse(null), one.temper().map(TurnoverView::of).orElse(null),
                     ReasonView.of(one.reasons()));
         }
     }

@@ -47,7 +47,7 @@ class QueenListController {
      * @param hive code of the hive she is in, or was last
      * @param mother her mother's code or name
      */
-    record QueenLine(UUID id, String code, String name, String line, String stageText, boolean alive, boolean breeder,
+    record ListedQueen(UUID id, String code, String name, String line, String stageText, boolean alive, boolean breeder,
             @Nullable Integer born, String mark, @Nullable String hive, @Nullable String yard, @Nullable Integer cage,
             @Nullable String mother) {
     }
@@ -57,7 +57,7 @@ class QueenListController {
      * @param all how many there are in all that are asked for
      * @param from how many come before these
      */
-    record QueenList(List<QueenLine> queens, int all, int from) {
+    record QueenList(List<ListedQueen> queens, int all, int from) {
     }
 
     /** @param lines that have living queens @param years in which they came out, the newest first */
@@ -128,8 +128,8 @@ class QueenListController {
         }
     }
 
-    private static QueenLine line(Row row) {
-        return new QueenLine(row.id(), row.code(), row.name(), row.line(),
+    private static ListedQueen line(Row row) {
+        return new ListedQueen(row.id(), row.code(), row.name(), row.line(),
                 Sentence.of("stage." + row.stage()).toString(), row.alive(), row.breeder(),
                 row.born() == 0 ? null : row.born(), row.mark(), row.hive(), row.yard(), row.cage(), row.mother());
     }

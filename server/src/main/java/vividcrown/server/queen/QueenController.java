@@ -59,7 +59,7 @@ class QueenController {
                 .orElseThrow(() -> Refusal.notHere(QueenDeed.QUEEN, id));
         Queens.Daughters daughters = queens.daughters(id);
         return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), (int) daughters.all(),
-                (int) daughters.laid(), queen.breeder(), queen.line(), queen.origin().orElse(null));
+                (int) daughters.laid(), queen.breeder(), queens.lineOf(queen), queen.origin().orElse(null));
     }
 
     /** Mothers to graft from, by their codes. */

@@ -74,6 +74,20 @@ public interface Queens extends Repository<QueenRow, UUID> {
     @Query("select q from Queen q where q.hiveId = :hive and q.alive and q.whereabouts = HIVE order by q.placedSequence desc")
     List<Queen> livingIn(UUID hive);
 
+    /** The line she belongs to: her own, or that of the nearest mother who has one. */
+    default String lineOf(Queen queen) {
+        Queen from = queen;
+        Set<UUID> seen = new HashSet<>();
+        while (from.graftId().isPresent() && seen.add(from.id())) {
+            Optional<Queen> mother = from.motherId().flatMap(this::findById);
+            if (mother.isEmpty()) {
+                break;
+            }
+            from = mother.get();
+        }
+        return from.line();
+    }
+
     /** Whether one is a daughter of another, or further down from her. */
     default boolean descends(UUID from, UUID of) {
         Set<UUID> seen = new HashSet<>();
