@@ -34,7 +34,7 @@ export function Descent({ queen }: { queen: Queen }) {
     <Answer query={query}>
       {(page) => (
         <>
-          <section className="mt-6" aria-labelledby="pedigree">
+          <section aria-labelledby="pedigree">
             <h2 id="pedigree" className="text-xl">
               {t('pedigree.title')}
             </h2>

@@ -120,7 +120,7 @@ function Mothers({ page }: { page: LinesPage }) {
   )
 }
 
-const HALF = 2
+const HALF = 1
 const WIDTH = 200
 
 /** Daughters beside their mother: a bar from the least to the most, a tick at their mean, a dot for herself. */

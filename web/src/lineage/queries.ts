@@ -30,6 +30,12 @@ export const pedigreeQuery = (id: string) =>
     queryFn: () => answered(api.GET('/api/v1/queens/{id}/pedigree', { params: { path: { id } } })),
   })
 
+export const unmarkedQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['queens', id, 'unmarked'],
+    queryFn: () => answered(api.GET('/api/v1/queens/{id}/unmarked', { params: { path: { id } } })),
+  })
+
 export const linesQuery = queryOptions({
   queryKey: ['queens', 'lines'],
   queryFn: () => answered(api.GET('/api/v1/lines')),

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Deed, Queen } from '../api/types'
+import { UnmarkedAsked } from '../lineage/UnmarkedAsked'
 import { useDraft } from '../outbox/useDraft'
 import { useRecord } from '../outbox/useRecord'
 import { ChoiceField, TextField } from '../ui/Fields'
@@ -94,6 +95,7 @@ function Mark({ queen, put }: { queen: Queen; put: Put }) {
           <span className="text-sm text-ink-2">{t('queen.markLostHow')}</span>
         </p>
       )}
+      {queen.mark !== '' && <UnmarkedAsked queen={queen} />}
     </>
   )
 }

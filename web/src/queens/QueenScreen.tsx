@@ -104,8 +104,8 @@ function QueenLife({ page }: { page: QueenPage }) {
       )}
       <div className="mt-6 gap-10 lg:grid lg:grid-cols-[minmax(0,1fr)_20rem]">
         <div className="min-w-0">
-          <Entries subject={queen.id} label={queen.name || queen.code} />
           {!isCell(queen) && <Descent queen={queen} />}
+          <Entries subject={queen.id} label={queen.name || queen.code} />
         </div>
         {queen.alive && <Act queen={queen} />}
       </div>

@@ -17,12 +17,13 @@ public record BroodLoss(Amount share, int drones) {
     /** Sex alleles in a population that nobody narrowed. Woyke 1976 and others since count 6–18; from memory. */
     public static final int USUAL_ALLELES = 12;
     private static final double TAIL = 0.05;
+    private static final double MOST = 0.5;
     /** From here on the pattern looks spotty to whoever looks at it. Common practice: a tenth of the cells and more. */
     private static final double SEEN = 0.15;
 
     /**
      * From kinship: eggs with both alleles from one founder's are lost, of the others one in {@code alleles}, all being equally common:
-     * viable is 1 − 1/n where nobody is akin.
+     * viable is 1 − 1/n where nobody is akin. A queen has two different alleles, so she never loses more than half.
      *
      * @param inbreeding of her workers, 0–1
      * @param alleles in the founders, 2–100
@@ -31,7 +32,7 @@ public record BroodLoss(Amount share, int drones) {
     public static BroodLoss byKinship(double inbreeding, int alleles, int drones) {
         new Faults().within("inbreeding", inbreeding, 0, 1).within("alleles", alleles, 2, 100)
                 .within("drones", drones, 1, 40).refuse();
-        return spread(inbreeding + (1 - inbreeding) / alleles, drones);
+        return spread(Math.min(MOST, inbreeding + (1 - inbreeding) / alleles), drones);
     }
 
     /**

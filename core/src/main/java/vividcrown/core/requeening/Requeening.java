@@ -85,6 +85,9 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
     private static final double OPENS_CELSIUS = 14;
     /** Her daughters must be reared before the bees rest, or the winter bees are not hers. */
     private static final int BEFORE_REST_DAYS = 45;
+    /** Of full lay: where it never falls so low they never rest. */
+    private static final double RESTS = 0.15;
+    private static final int NO_HURRY_DAYS = 60;
     private static final int LOOKED_AHEAD_DAYS = 400;
 
     public Requeening {
@@ -127,6 +130,10 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
         }
         if (colony.layersOfDrones() > LAYS_DRONES) {
             reasons.add(why("requeening.drones", Math.round(100 * colony.layersOfDrones())));
+            if (colony.breeder()) {
+                reasons.add(why("requeening.breederDrones"));
+                return Action.WATCH;
+            }
             return Action.NOW;
         }
         if (colony.lays() < LAYS) {
@@ -221,6 +228,10 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
     /** The last day on which a queen given still rears the bees that winter; none where it is too cold to open already. */
     private static Optional<LocalDate> last(LocalDate day, BeeYear year) {
         LocalDate rest = year.restBegins(day);
+        if (year.laying(rest) > RESTS) {
+            // where bees never rest no winter ends the time for it
+            return Optional.of(day.plusDays(NO_HURRY_DAYS));
+        }
         LocalDate last = day;
         for (LocalDate one = day; one.isBefore(day.plusDays(LOOKED_AHEAD_DAYS)) && !one.isAfter(rest.minusDays(
                 BEFORE_REST_DAYS)); one = one.plusDays(1)) {

@@ -79,6 +79,8 @@ class KinshipTest {
         assertThat(one.share().least()).isZero();
         assertThat(one.share().most()).isEqualTo(0.5);
         assertThat(BroodLoss.byKinship(0.25, 10, 12).shows()).isTrue();
+        // she has two different ones: half is the most that can be lost
+        assertThat(BroodLoss.byKinship(0.9, 10, 12).share().likely()).isEqualTo(0.5);
     }
 
     /** Daughters of one mother mated at a station of her own daughters: what sisters and brothers are, on average. */

@@ -87,6 +87,23 @@ class RequeeningTest {
         one.spotty = 3;
         one.solid = false;
         assertThat(one.action(Policy.EVERY_YEAR)).isIn(Action.KEEP, Action.WATCH);
+        one.drones = 0.6;
+        assertThat(one.action(Policy.EVERY_YEAR)).isEqualTo(Action.WATCH);
+    }
+
+    /** In the south October is spring; in a highland of the tropics bees never rest (facts of the calendar). */
+    @Test
+    void the_rule_holds_where_the_bees_are() {
+        Colony old = new Colony("H 1", new Age(2, 2, true), 0.95, 0, 0, true, 0, false, false, false, false,
+                Optional.empty(), 0, Optional.empty(), SwarmOdds.History.NONE, Flow.LITTLE);
+        Requeening south = Requeening.of(old, Policy.AT_TWO_YEARS, OCTOBER, SOUTH, Assumptions.standard());
+        assertThat(south.action()).isEqualTo(Action.AFTER_FLOW);
+        assertThat(south.by().orElseThrow()).isBetween(LocalDate.of(2026, 12, 15), LocalDate.of(2027, 4, 30));
+        BeeYear tropics = new BeeYear(false, new ClimateOfPlace(Climate.TROPICAL_HIGHLAND, 1_800, false, List.of()));
+        for (int month = 1; month <= 12; month++) {
+            assertThat(Requeening.of(old, Policy.AT_TWO_YEARS, LocalDate.of(2026, month, 10), tropics,
+                    Assumptions.standard()).action()).as("month %d", month).isEqualTo(Action.AFTER_FLOW);
+        }
     }
 
     @Test

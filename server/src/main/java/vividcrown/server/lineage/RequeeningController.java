@@ -51,6 +51,7 @@ class RequeeningController {
     /** Two looks nearer than that are one. */
     private static final int APART_DAYS = 14;
     private static final double USUAL_SPARES = 0.1;
+    private static final double TWO_LIKELY = 0.3;
 
     /**
      * A colony and its queen.
@@ -182,6 +183,10 @@ class RequeeningController {
     }
 
     private static boolean superseding(Verdict verdict, List<Entry> hers) {
+        // a daughter lays beside her already
+        if (verdict.chance(Status.TWO_QUEENS) > TWO_LIKELY) {
+            return true;
+        }
         boolean cells = !hers.isEmpty() && ColonyBook.notes(hers.getLast()).cells().stream()
                 .anyMatch(one -> one.look().isAlive());
         return cells && verdict.cellKind().getOrDefault(Verdict.CellKind.SUPERSEDURE, 0.0) > 0.5;

@@ -252,4 +252,17 @@ class LineageTest {
         Client.Answer paper = owner.get("/api/v1/queens/" + queen("runa") + "/certificate.pdf?show=DESCENT,MERIT");
         assertThat(paper.text()).startsWith("%PDF");
     }
+
+    /** A mark lost is a query, not a lost queen: her record stays until somebody says what became of her. */
+    @Test
+    void an_unmarked_queen_where_a_marked_one_was_is_a_question_and_closes_no_record() {
+        String runa = queen("runa");
+        JsonNode asked = owner.get("/api/v1/queens/" + runa + "/unmarked").json();
+        assertThat(asked.path("ask").asString()).contains("what became of her");
+        assertThat(asked.path("odds").valueStream().mapToDouble(one -> one.path("chance").asDouble()).sum())
+                .isCloseTo(1, within(0.03));
+        assertThat(asked.path("settles").size()).isEqualTo(3);
+        assertThat(owner.get("/api/v1/queens/" + runa).json().path("queen").path("alive").asBoolean()).isTrue();
+        assertThat(owner.get("/api/v1/queens/" + UUID.randomUUID() + "/unmarked").status()).isEqualTo(404);
+    }
 }
