@@ -76,7 +76,9 @@ function Marks({ queen, page }: { queen: Queen; page: PedigreePage }) {
               <span>
                 {sayMerit(t, one.value, one.reliability)}{' '}
                 <span className="text-ink-2">
-                  {t('scores.from', { own: one.own, daughters: one.daughters })}
+                  {one.own + one.daughters > 0
+                    ? t('scores.from', { own: one.own, daughters: one.daughters })
+                    : t('scores.byKin')}
                 </span>
               </span>
             </li>

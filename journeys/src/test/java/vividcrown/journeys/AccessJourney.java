@@ -76,7 +76,8 @@ class AccessJourney {
         String queen = known.get("/api/v1/queens/breeders").json().get(0).path("id").asString();
         List<String> screens = List.of("/", "/season", "/orders", "/builders", "/grafts", "/grafts/plan", "/yards",
                 "/yards/" + yard, "/colonies", "/colonies/" + hive, "/colonies/" + hive + "/read", "/queens",
-                "/queens/" + queen, "/queens?view=lines", "/queens?view=mating", "/queens?view=requeening", "/splits", "/splits?view=equalise", "/splits?view=late",
+                "/queens/" + queen, "/queens?view=lines", "/queens?view=mating", "/queens?view=requeening", "/splits",
+                "/splits?view=equalise", "/splits?view=late",
                 "/splits?view=boost", "/splits?view=unite", "/splits?view=store", "/files",
                 "/settings", "/begin");
         walks(new Notebook(browser.desk(), application.address()), ColorScheme.LIGHT, screens);

@@ -46,7 +46,8 @@ class LineageJourney {
         page.reload();
         assertThat(answer()).containsText("1 queen");
         owner.button("Open Tessa").click();
-        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tessa").setLevel(1))).isVisible();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setName("Tessa").setLevel(1)))
+                .isVisible();
         assertThat(page.getByText("at a station: drones of 6 daughters of Orla")).isVisible();
     }
 

@@ -44,8 +44,8 @@ public final class Inverse {
                 parents[at] = new int[0];
                 shares[at] = new double[0];
             } else {
-                parents[at] = new int[] {inIt(pedigree.mother[nodes[at]]), inIt(pedigree.pool[nodes[at]])};
-                shares[at] = new double[] {0.5, 0.5};
+                parents[at] = new int[]{inIt(pedigree.mother[nodes[at]]), inIt(pedigree.pool[nodes[at]])};
+                shares[at] = new double[]{0.5, 0.5};
             }
             weight[at] = 1 / Math.max(LEAST, 2 * kinship.adds(nodes[at]));
         }

@@ -184,9 +184,9 @@ public final class Kinship {
     private Meeting meeting(int queen, Mating mating, boolean daughter) {
         int drones = pedigree.poolOf(queen);
         Climb.Shares her = daughter && drones != Pedigree.NONE
-                ? climb.from(new int[] {queen, drones}, new double[] {0.5, 0.5})
+                ? climb.from(new int[]{queen, drones}, new double[]{0.5, 0.5})
                 : daughter
-                        ? climb.from(new int[] {queen}, new double[] {0.5})
+                        ? climb.from(new int[]{queen}, new double[]{0.5})
                         : climb.from(queen);
         Climb.Shares theirs = mating(mating);
         double brood = her.kinship(theirs);
@@ -207,8 +207,8 @@ public final class Kinship {
                 int mother = pedigree.at(group.mother());
                 int drones = pedigree.poolOf(mother);
                 yield drones == Pedigree.NONE
-                        ? climb.from(new int[] {mother}, new double[] {0.5})
-                        : climb.from(new int[] {mother, drones}, new double[] {0.5, 0.5});
+                        ? climb.from(new int[]{mother}, new double[]{0.5})
+                        : climb.from(new int[]{mother, drones}, new double[]{0.5, 0.5});
             }
             case Mating.Flying flying -> climb.from(flying.shares().keySet().stream().mapToInt(pedigree::at).toArray(),
                     flying.shares().values().stream().mapToDouble(Double::doubleValue).toArray());
@@ -258,7 +258,7 @@ public final class Kinship {
         private final Deque<double[]> spare = new ConcurrentLinkedDeque<>();
 
         Shares from(int node) {
-            return from(new int[] {node}, new double[] {1});
+            return from(new int[]{node}, new double[]{1});
         }
 
         Shares from(int[] from, double[] shares) {

@@ -45,7 +45,8 @@ public sealed interface Mating {
      */
     record Sisters(String mother, int sisters, int drones) implements Mating {
         public Sisters {
-            new Faults().text("mother", mother, 1, 60).within("sisters", sisters, 1, 500).within("drones", drones, 1, 40)
+            new Faults().text("mother", mother, 1, 60).within("sisters", sisters, 1, 500)
+                    .within("drones", drones, 1, 40)
                     .refuse();
         }
     }

@@ -145,7 +145,7 @@ public final class Pedigree {
         if (drones != null) {
             return drones.sources();
         }
-        return mother[node] == NONE ? new int[0] : new int[] {mother[node], pool[node]};
+        return mother[node] == NONE ? new int[0] : new int[]{mother[node], pool[node]};
     }
 
     /** Parents first. */
@@ -302,8 +302,8 @@ public final class Pedigree {
         private Pool sources(Mating mating) {
             double same = 1.0 / mating.drones();
             return switch (mating) {
-                case Mating.OneDrone one -> new Pool(new int[] {at(one.droneMother())}, new double[] {1}, same);
-                case Mating.Sisters group -> new Pool(new int[] {group(group)}, new double[] {1}, same);
+                case Mating.OneDrone one -> new Pool(new int[]{at(one.droneMother())}, new double[]{1}, same);
+                case Mating.Sisters group -> new Pool(new int[]{group(group)}, new double[]{1}, same);
                 case Mating.Flying flying -> {
                     int[] sources = new int[flying.shares().size()];
                     double[] shares = new double[sources.length];

@@ -108,7 +108,7 @@ public record StockForecast(List<Generation> generations) {
             for (int founder = 0; founder < founders; founder++) {
                 int sex = random.nextInt(stock.alleles());
                 int other = (sex + 1 + random.nextInt(stock.alleles() - 1)) % stock.alleles();
-                queens.add(new Bee(new int[] {sex, other}, new int[] {2 * founder, 2 * founder + 1}));
+                queens.add(new Bee(new int[]{sex, other}, new int[]{2 * founder, 2 * founder + 1}));
             }
             List<Bee> fathers = queens.subList(stock.mothers(), founders);
             List<Bee> mothers = List.copyOf(queens.subList(0, stock.mothers()));
@@ -152,13 +152,13 @@ public record StockForecast(List<Generation> generations) {
                 Drone father = drones.get(random.nextInt(drones.size()));
                 int sex = one(mother.sex());
                 if (sex != father.sex()) {
-                    return new Bee(new int[] {sex, father.sex()}, new int[] {one(mother.from()), father.from()});
+                    return new Bee(new int[]{sex, father.sex()}, new int[]{one(mother.from()), father.from()});
                 }
             }
             // every one of her mates has both of hers: only half her brood lives, and some of it does
             Drone father = drones.getFirst();
             int sex = mother.sex()[0] == father.sex() ? mother.sex()[1] : mother.sex()[0];
-            return new Bee(new int[] {sex, father.sex()}, new int[] {one(mother.from()), father.from()});
+            return new Bee(new int[]{sex, father.sex()}, new int[]{one(mother.from()), father.from()});
         }
 
         double inbreeding() {

@@ -45,7 +45,8 @@ public record Merit(Trait trait, Way way, Map<String, Estimate> of, int scores, 
 
     private static final Source HENDERSON = new Published(
             "Henderson 1975, Biometrics 31:423 (BLUP); Brascamp & Bijma 2014, Genet. Sel. Evol. 46:53", true);
-    private static final Source INDEX = new Published("Falconer & Mackay 1996, selection index for own records and half-sisters",
+    private static final Source INDEX = new Published(
+            "Falconer & Mackay 1996, selection index for own records and half-sisters",
             true);
     /** With fewer the lines cannot be told from the yards. Common practice. */
     private static final int LEAST_QUEENS = 20;
@@ -91,7 +92,8 @@ public record Merit(Trait trait, Way way, Map<String, Estimate> of, int scores, 
         told.forEach(queen -> of.put(queen, new Estimate(solved.value(queen), solved.reliability(queen),
                 own.getOrDefault(queen, 0), daughters.getOrDefault(queen, 0))));
         return new Merit(trait, Way.ANIMAL_MODEL, of, those.size(),
-                List.of(Reason.of(HENDERSON, solved.exact() ? "merit.reason.blup" : "merit.reason.blupLarge", own.size(),
+                List.of(Reason.of(HENDERSON, solved.exact() ? "merit.reason.blup" : "merit.reason.blupLarge",
+                        own.size(),
                         those.size(), Math.round(100 * heritability))));
     }
 

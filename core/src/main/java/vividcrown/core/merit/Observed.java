@@ -76,6 +76,7 @@ public final class Observed {
     private static Optional<Double> mean(List<Double> marks) {
         return marks.isEmpty()
                 ? Optional.empty()
-                : Optional.of(Math.rint(2 * marks.stream().mapToDouble(Double::doubleValue).average().orElseThrow()) / 2);
+                : Optional
+                        .of(Math.rint(2 * marks.stream().mapToDouble(Double::doubleValue).average().orElseThrow()) / 2);
     }
 }

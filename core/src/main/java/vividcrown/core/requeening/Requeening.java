@@ -66,7 +66,8 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
      */
     public record Colony(String code, Age age, double lays, double layersOfDrones, int spotty, boolean solid,
             int badTemper, boolean people, boolean superseding, boolean breeder, boolean suspect,
-            Optional<Double> merit, double reliability, Optional<Integer> daysHere, SwarmOdds.History swarm, Flow flow) {
+            Optional<Double> merit, double reliability, Optional<Integer> daysHere, SwarmOdds.History swarm,
+            Flow flow) {
         public Colony {
             Faults faults = new Faults().text("code", code, 1, 40).within("lays", lays, 0, 1)
                     .within("layersOfDrones", layersOfDrones, 0, 1).within("spotty", spotty, 0, 100)
@@ -239,9 +240,10 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
                 last = one;
             }
         }
-        return last.equals(day) && (year.usualHigh(day) < OPENS_CELSIUS || rest.minusDays(BEFORE_REST_DAYS).isBefore(day))
-                ? Optional.empty()
-                : Optional.of(last);
+        return last.equals(day)
+                && (year.usualHigh(day) < OPENS_CELSIUS || rest.minusDays(BEFORE_REST_DAYS).isBefore(day))
+                        ? Optional.empty()
+                        : Optional.of(last);
     }
 
     /** Queens that are wanted: for those to be changed, and a share kept spare. */

@@ -68,7 +68,7 @@ final class GeneDrop {
                 return before;
             }
             int[] made = queens.get(queen).mother().map(mother -> daughter(at.get(mother)))
-                    .orElseGet(() -> new int[] {fresh++, fresh++});
+                    .orElseGet(() -> new int[]{fresh++, fresh++});
             known.put(queen, made);
             return made;
         }
@@ -76,7 +76,7 @@ final class GeneDrop {
         private int[] daughter(int mother) {
             int[] hers = alleles(mother);
             int[] mates = matesOf(mother);
-            return new int[] {hers[random.nextInt(2)], mates[random.nextInt(mates.length)]};
+            return new int[]{hers[random.nextInt(2)], mates[random.nextInt(mates.length)]};
         }
 
         private int[] matesOf(int queen) {

@@ -123,7 +123,8 @@ class KinshipTest {
                     ? Optional.empty()
                     : Optional.of("q" + random.nextInt(queen));
             List<String> before = descents.stream().map(Descent::id).toList();
-            descents.add(new Descent("q" + queen, mother, before.isEmpty() ? Mating.UNKNOWN : mating(random, before), 0));
+            descents.add(
+                    new Descent("q" + queen, mother, before.isEmpty() ? Mating.UNKNOWN : mating(random, before), 0));
         }
         Pedigree pedigree = Pedigree.of(descents);
         Kinship kinship = new Kinship(pedigree);
@@ -157,9 +158,11 @@ class KinshipTest {
     @Test
     void what_cannot_be_is_refused_with_what_to_change() {
         assertThatThrownBy(() -> of(Descent.of("a", "b"), Descent.of("b", "a"))).hasMessageContaining("own ancestor");
-        assertThatThrownBy(() -> of(Descent.of("a", "m"), Descent.of("a", "n"))).hasMessageContaining("written down twice");
+        assertThatThrownBy(() -> of(Descent.of("a", "m"), Descent.of("a", "n")))
+                .hasMessageContaining("written down twice");
         assertThatThrownBy(() -> of(new Descent("a", Optional.of("m"), Mating.UNKNOWN, 2023),
-                new Descent("m", Optional.empty(), Mating.UNKNOWN, 2025))).hasMessageContaining("older than her mother");
+                new Descent("m", Optional.empty(), Mating.UNKNOWN, 2025)))
+                .hasMessageContaining("older than her mother");
         assertThatThrownBy(() -> Descent.of("a", "a")).hasMessageContaining("mother");
         assertThatThrownBy(() -> new Mating.Flying(Map.of("a", 0.7, "b", 0.7), 12)).hasMessageContaining("140");
         // through drones, too: her mates came from her granddaughter

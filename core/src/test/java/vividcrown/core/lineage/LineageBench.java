@@ -133,7 +133,7 @@ class LineageBench {
                 descents.add(Descent.founder(id));
                 truth.put(id, luck.nextGaussian());
                 int one = luck.nextInt(BroodLoss.USUAL_ALLELES);
-                alleles.put(id, new int[] {one,
+                alleles.put(id, new int[]{one,
                         (one + 1 + luck.nextInt(BroodLoss.USUAL_ALLELES - 1)) % BroodLoss.USUAL_ALLELES});
                 living.add(id);
             }
@@ -180,7 +180,7 @@ class LineageBench {
             String id = "d" + number++;
             double draw = Math.sqrt(0.6 * Math.max(0.02, 1 - kinship.inbreeding(mother)));
             truth.put(id, (of(truth, mother) + of(truth, whose[drone])) / 2 + draw * luck.nextGaussian());
-            alleles.put(id, new int[] {one, drones[drone]});
+            alleles.put(id, new int[]{one, drones[drone]});
             descents.add(Descent.of(id, mother));
             return id;
         }

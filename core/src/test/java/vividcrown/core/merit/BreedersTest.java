@@ -10,9 +10,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.SplittableRandom;
 import java.util.TreeMap;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import org.junit.jupiter.api.Test;
 import vividcrown.core.merit.Breeders.Candidate;
 import vividcrown.core.merit.Breeders.Wish;
 
@@ -78,7 +78,8 @@ class BreedersTest {
         assertThat(two.chosen().getFirst().queen()).isEqualTo("best");
         assertThat(two.warnings()).singleElement().asString().contains("next");
         assertThat(two.lineMore().orElseThrow()).isCloseTo(0.05 * 1.5 - 0.05 * 0 + 0.05 * 0 - 0.0, within(0.08));
-        assertThat(Breeders.choose(three, apart, new Wish(60, 0.1, 2, 1), 20)).as("three cannot be so far apart").isEmpty();
+        assertThat(Breeders.choose(three, apart, new Wish(60, 0.1, 2, 1), 20)).as("three cannot be so far apart")
+                .isEmpty();
     }
 
     @Test

@@ -76,7 +76,8 @@ class MeritTest {
     /** Henderson's equations with the relationship written out and inverted by LU: the same values, the same reliabilities. */
     @ParameterizedTest
     @CsvSource({"4,6,2", "6,8,3"})
-    void values_and_how_sure_they_are_come_out_of_the_equations_as_they_are_written(int mothers, int daughters, int yards) {
+    void values_and_how_sure_they_are_come_out_of_the_equations_as_they_are_written(int mothers, int daughters,
+            int yards) {
         Stock stock = new Stock(mothers, daughters, yards, 11);
         stock.descents.replaceAll(one -> one.id().equals("m0") ? one.mated(new Mating.Sisters("m1", 4, 10)) : one);
         Kinship kinship = new Kinship(Pedigree.of(stock.descents));
@@ -93,9 +94,9 @@ class MeritTest {
         for (Score score : stock.scores) {
             int yard = Integer.parseInt(score.yard().substring(1));
             int queen = yards + ids.indexOf(score.queen());
-            for (int one : new int[] {yard, queen}) {
+            for (int one : new int[]{yard, queen}) {
                 right.addToEntry(one, score.value());
-                for (int other : new int[] {yard, queen}) {
+                for (int other : new int[]{yard, queen}) {
                     left.addToEntry(one, other, 1);
                 }
             }
@@ -190,7 +191,8 @@ class MeritTest {
                 new Score("b", Trait.TEMPER, 1, "y", 2026)), 0.4);
         assertThat(two.way()).isEqualTo(Merit.Way.TOO_LITTLE);
         assertThat(two.of()).isEmpty();
-        assertThatThrownBy(() -> Merit.of(kinship, Trait.TEMPER, List.of(new Score("z", Trait.TEMPER, 4, "y", 2026)), 0.4))
+        assertThatThrownBy(
+                () -> Merit.of(kinship, Trait.TEMPER, List.of(new Score("z", Trait.TEMPER, 4, "y", 2026)), 0.4))
                 .hasMessageContaining("no queen z");
         assertThatThrownBy(() -> Score.Scale.USUAL.check(2.3)).hasMessageContaining("nearest is 2.5");
         assertThatThrownBy(() -> Score.Scale.USUAL.check(5)).hasMessageContaining("4");

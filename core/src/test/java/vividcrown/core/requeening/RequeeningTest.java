@@ -157,7 +157,8 @@ class RequeeningTest {
         given.badTemper = 3;
         given.spotty = 2;
         given.solid = false;
-        assertThat(given.action(Policy.EVERY_YEAR)).as("what it does is still her predecessor's").isEqualTo(Action.KEEP);
+        assertThat(given.action(Policy.EVERY_YEAR)).as("what it does is still her predecessor's")
+                .isEqualTo(Action.KEEP);
     }
 
     @Test
@@ -200,11 +201,14 @@ class RequeeningTest {
         double third = SwarmOdds.of(new Age(2, 2, true), SwarmOdds.History.NONE, may, NORTH).chance().likely();
         assertThat(young).isLessThan(second / 2);
         assertThat(second).isLessThan(third);
-        SwarmOdds cells = SwarmOdds.of(new Age(2, 2, true), new SwarmOdds.History(true, false, true, false), may, NORTH);
+        SwarmOdds cells = SwarmOdds.of(new Age(2, 2, true), new SwarmOdds.History(true, false, true, false), may,
+                NORTH);
         assertThat(cells.chance().likely()).isGreaterThan(0.7);
         assertThat(cells.measures()).isNotEmpty();
-        assertThat(SwarmOdds.of(new Age(2, 2, true), new SwarmOdds.History(true, false, true, true), may, NORTH).chance()
-                .likely()).isLessThan(cells.chance().likely() - 0.2);
+        assertThat(
+                SwarmOdds.of(new Age(2, 2, true), new SwarmOdds.History(true, false, true, true), may, NORTH).chance()
+                        .likely())
+                .isLessThan(cells.chance().likely() - 0.2);
         assertThat(SwarmOdds.of(new Age(3, 3, true), SwarmOdds.History.NONE, OCTOBER, NORTH).chance().likely())
                 .isLessThan(0.05);
         assertThat(SwarmOdds.of(new Age(2, 2, true), SwarmOdds.History.NONE, OCTOBER, SOUTH).chance().likely())

@@ -22,14 +22,14 @@ import vividcrown.core.hive.FrameFormat;
 import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.journal.Deed;
+import vividcrown.core.lineage.LineageDeed;
+import vividcrown.core.merit.MeritDeed;
+import vividcrown.core.merit.Trait;
 import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.GivenAs;
 import vividcrown.core.queen.Leaving;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.Origin;
-import vividcrown.core.lineage.LineageDeed;
-import vividcrown.core.merit.MeritDeed;
-import vividcrown.core.merit.Trait;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Sight;
 import vividcrown.core.queen.Stage;
@@ -380,7 +380,7 @@ final class DemoSeason {
                 add(LocalDate.of(2026, 4, 3), new QueenDeed.TakenOut(queen, "tester", Optional.of(Leaving.GIVEN_AWAY)),
                         owner);
                 Optional<UUID> yard = Optional.of(id(sister % 2 == 0 ? "Weir Bend" : "Quarry Terrace"));
-                double swing = new double[] {0, 0.5, -0.5, 0, 0.5, 0, -0.5, 0}[sister];
+                double swing = new double[]{0, 0.5, -0.5, 0, 0.5, 0, -0.5, 0}[sister];
                 add(back, new MeritDeed.Scored(queen, Trait.TEMPER, Math.min(4, gentle + swing), yard), owner);
                 add(back, new MeritDeed.Scored(queen, Trait.CROP, crop - swing, yard), owner);
                 add(back, new MeritDeed.Scored(queen, Trait.WINTERING, 3 + swing, yard), owner);

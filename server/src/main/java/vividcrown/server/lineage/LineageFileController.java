@@ -47,7 +47,8 @@ import vividcrown.server.yard.Yards;
 class LineageFileController {
 
     private static final MediaType CSV = new MediaType("text", "csv", StandardCharsets.UTF_8);
-    private static final List<String> PEDIGREE = List.of("queen", "name", "line", "born", "mother", "mated", "drone_mother",
+    private static final List<String> PEDIGREE = List.of("queen", "name", "line", "born", "mother", "mated",
+            "drone_mother",
             "sisters", "drones", "inbreeding");
     private static final List<String> MARKS = List.of("queen", "trait", "value", "yard", "year");
     /** Queens and drones fly so far that most matings lie within. Common practice. */

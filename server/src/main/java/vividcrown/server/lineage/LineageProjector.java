@@ -37,7 +37,8 @@ class LineageProjector implements Projector {
         List<UUID> unmated = new ArrayList<>();
         List<ScoreRow> marks = new ArrayList<>();
         records.forEach((queen, record) -> {
-            record.stream().map(Entry::deed).filter(LineageDeed.Mated.class::isInstance).map(LineageDeed.Mated.class::cast)
+            record.stream().map(Entry::deed).filter(LineageDeed.Mated.class::isInstance)
+                    .map(LineageDeed.Mated.class::cast)
                     .filter(one -> one.queen().equals(queen)).reduce((_, last) -> last)
                     .ifPresentOrElse(one -> mated.add(new MatingRow(one)), () -> unmated.add(queen));
             record.forEach(entry -> {

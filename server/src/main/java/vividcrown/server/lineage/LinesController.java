@@ -127,7 +127,8 @@ class LinesController {
                     return new FounderShare(founder.id(), founder.said(), LineageViews.thousandth(share.share()));
                 }).toList(),
                 breadth.apart().stream().map(
-                        pair -> new NearLines(pair.one(), pair.other(), LineageViews.thousandth(pair.kinship()))).toList(),
+                        pair -> new NearLines(pair.one(), pair.other(), LineageViews.thousandth(pair.kinship())))
+                        .toList(),
                 mothers(known), ways, flags);
     }
 
@@ -150,7 +151,8 @@ class LinesController {
                 .mapToDouble(Merit.Estimate::value).sorted().toArray();
         return new MotherLine(bee.id(), bee.said(), bee.line(), bee.alive(), bee.breeder(),
                 bee.born() == 0 ? null : bee.born(), daughters.size(),
-                (int) daughters.stream().filter(one -> one.stage() == Stage.LAYING || one.stage() == Stage.JUDGED).count(),
+                (int) daughters.stream().filter(one -> one.stage() == Stage.LAYING || one.stage() == Stage.JUDGED)
+                        .count(),
                 merit.map(one -> LineageViews.thousandth(one.value())).orElse(null),
                 merit.map(one -> LineageViews.thousandth(one.reliability())).orElse(null),
                 theirs.length < 2
@@ -189,7 +191,8 @@ class LinesController {
         Map<String, String> names = new TreeMap<>();
         may.forEach(bee -> names.put(bee.id().toString(), bee.said()));
         BreedersView view = found.map(BreedersView::of).map(one -> new BreedersView(one.chosen(), one.merit(),
-                one.kinship(), one.gap(), one.lineMore(), one.warnings().stream().map(text -> named(text, names)).toList()))
+                one.kinship(), one.gap(), one.lineMore(),
+                one.warnings().stream().map(text -> named(text, names)).toList()))
                 .orElse(null);
         return new BreedersPage(view, names,
                 found.isPresent() ? null : Sentence.of("breeders.none", lines, kinship).toString());
@@ -229,7 +232,8 @@ class LinesController {
         Sentence text = drone.map(bee -> how == LineageDeed.How.ONE_DRONE
                 ? Sentence.of("mated.ONE_DRONE", bee.said())
                 : Sentence.of("mated.STATION", bee.said(), sisters)).orElse(Sentence.of("mated.OPEN"));
-        return new PlannedMating(stock.bee(mother).said(), text.toString(), MatingView.of(MatingOutlook.of(stock.kinship(),
-                mother.toString(), MatingOutlook.Who.HER_DAUGHTER, with, alleles)));
+        return new PlannedMating(stock.bee(mother).said(), text.toString(),
+                MatingView.of(MatingOutlook.of(stock.kinship(),
+                        mother.toString(), MatingOutlook.Who.HER_DAUGHTER, with, alleles)));
     }
 }

@@ -88,7 +88,8 @@ class PedigreeController {
      * @param laying how many of them laid
      */
     record PedigreePage(double inbreeding, List<Ancestor> ancestors, MatedView mated, MatingView brood,
-            List<MarkView> marks, List<EstimateView> merit, List<DaughterLine> daughters, int allDaughters, int laying) {
+            List<MarkView> marks, List<EstimateView> merit, List<DaughterLine> daughters, int allDaughters,
+            int laying) {
     }
 
     private final Lineages lineages;

@@ -114,7 +114,8 @@ class QueenListController {
                 ? null
                 : "%" + search.strip().toLowerCase(Locale.ROOT).replace("%", "").replace("_", "") + "%");
         int all = jdbc.sql("select count(*)" + where).params(asked).query(Integer.class).single();
-        List<Row> rows = jdbc.sql("select q.id, q.code, q.name, " + LINE + " as line, q.stage, q.alive, q.breeder, " + BORN
+        List<Row> rows = jdbc.sql("select q.id, q.code, q.name, " + LINE + " as line, q.stage, q.alive, q.breeder, "
+                + BORN
                 + " as born, q.mark, h.code as hive, y.name as yard, q.cage, coalesce(nullif(m.name, ''), m.code) as mother"
                 + where + " order by q.code, q.id limit " + AT_ONCE + " offset " + from).params(asked).query(Row.class)
                 .list();

@@ -119,8 +119,9 @@ class RequeeningController {
             BeeYear year = new BeeYear(place.isSouthern(), place.climateOfPlace());
             Age age = Age.of(queen.map(Bee::born).orElse(0), day, year);
             Optional<Merit.Estimate> merit = queen.flatMap(bee -> known.together(bee.id()));
-            Requeening found = Requeening.of(colony(hive, Objects.requireNonNull(seen.get(hive.id())), place, queen, age,
-                    merit, day), rule, day, year, settings.assumptions());
+            Requeening found = Requeening
+                    .of(colony(hive, Objects.requireNonNull(seen.get(hive.id())), place, queen, age,
+                            merit, day), rule, day, year, settings.assumptions());
             all.add(found);
             lines.add(new RequeeningLine(hive.id(), hive.code(), place.name(), queen.map(Bee::id).orElse(null),
                     queen.map(Bee::said).orElse(""), queen.map(Bee::line).orElse(""), age.sentence().toString(),

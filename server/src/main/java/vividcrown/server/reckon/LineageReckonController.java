@@ -143,7 +143,8 @@ class LineageReckonController {
         double[][] related = new double[kin.length][kin.length];
         for (int one = 0; one < kin.length; one++) {
             for (int other = 0; other < kin.length; other++) {
-                related[one][other] = LineageViews.thousandth(kin[one][other] / Math.sqrt(kin[one][one] * kin[other][other]));
+                related[one][other] = LineageViews
+                        .thousandth(kin[one][other] / Math.sqrt(kin[one][one] * kin[other][other]));
             }
         }
         return new KinshipAnswer(asked.of(), Arrays.stream(inbreeding).map(LineageViews::thousandth).toArray(),
@@ -227,7 +228,8 @@ class LineageReckonController {
     }
 
     /** @param queen who was scored @param value on the scale @param yard where it stood */
-    record ScoreInput(@NotBlank @Size(max = 60) String queen, @NotNull Double value, @Nullable @Size(max = 60) String yard,
+    record ScoreInput(@NotBlank @Size(max = 60) String queen, @NotNull Double value,
+            @Nullable @Size(max = 60) String yard,
             @NotNull @Min(1950) @Max(2200) Integer year) {
     }
 
@@ -297,8 +299,9 @@ class LineageReckonController {
     BreedersAnswer breeders(@Valid @RequestBody BreedersRequest asked) {
         Kinship kinship = kinship(asked.queens());
         List<Breeders.Candidate> candidates = asked.candidates().stream()
-                .map(one -> Refusal.checked(() -> new Breeders.Candidate(one.queen(), one.line() == null ? "" : one.line(),
-                        one.merit(), one.reliability() == null ? 0 : one.reliability()), "candidates"))
+                .map(one -> Refusal
+                        .checked(() -> new Breeders.Candidate(one.queen(), one.line() == null ? "" : one.line(),
+                                one.merit(), one.reliability() == null ? 0 : one.reliability()), "candidates"))
                 .toList();
         List<String> ids = candidates.stream().map(Breeders.Candidate::queen).toList();
         known(kinship, "candidates", ids);

@@ -59,7 +59,8 @@ class RequeeningReckonController {
      */
     record RequeenColony(@NotBlank @Size(max = 40) String code, @Nullable @Min(1950) @Max(2200) Integer born,
             @Nullable @DecimalMin("0") @DecimalMax("1") Double lays,
-            @Nullable @DecimalMin("0") @DecimalMax("1") Double layersOfDrones, @Nullable @Min(0) @Max(100) Integer spotty,
+            @Nullable @DecimalMin("0") @DecimalMax("1") Double layersOfDrones,
+            @Nullable @Min(0) @Max(100) Integer spotty,
             @Nullable Boolean solid, @Nullable @Min(0) @Max(100) Integer badTemper, @Nullable Boolean people,
             @Nullable Boolean superseding, @Nullable Boolean breeder, @Nullable Boolean suspect, @Nullable Double merit,
             @Nullable @DecimalMin("0") @DecimalMax("1") Double reliability,

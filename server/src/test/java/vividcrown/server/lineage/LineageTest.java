@@ -127,13 +127,16 @@ class LineageTest {
         String daughter = known("P-4", dam, 2025);
         assertThat(tell(deed("QUEEN_MATED", "queen", dam, "how", "ONE_DRONE", "droneMother", daughter, "sisters", 1,
                 "drones", 1)).findings()).singleElement().asString().contains("own descendants");
-        assertThat(tell(deed("QUEEN_MATED", "queen", dam, "how", "OPEN", "droneMother", daughter, "sisters", 1, "drones",
-                12)).findings()).singleElement().asString().contains("whose drones");
+        assertThat(
+                tell(deed("QUEEN_MATED", "queen", dam, "how", "OPEN", "droneMother", daughter, "sisters", 1, "drones",
+                        12)).findings())
+                .singleElement().asString().contains("whose drones");
         assertThat(tell(deed("QUEEN_SCORED", "queen", dam, "trait", "TEMPER", "value", 4.5)).status()).isIn(400, 422);
         assertThat(tell(deed("QUEEN_SCORED", "queen", dam, "trait", "TEMPER", "value", 2.2)).findings()).singleElement()
                 .asString().contains("nearest is 2");
-        assertThat(tell(deed("QUEEN_KNOWN", "queen", dam, "code", "P-3", "name", "", "breeder", false, "mother", daughter,
-                "stage", "JUDGED", "emergenceYear", 2024, "line", "")).status())
+        assertThat(
+                tell(deed("QUEEN_KNOWN", "queen", dam, "code", "P-3", "name", "", "breeder", false, "mother", daughter,
+                        "stage", "JUDGED", "emergenceYear", 2024, "line", "")).status())
                 .as("her own ancestor").isIn(409, 422);
         assertThat(tell(deed("QUEEN_KNOWN", "queen", UUID.randomUUID().toString(), "code", "P-9", "name", "", "breeder",
                 false, "mother", daughter, "stage", "JUDGED", "emergenceYear", 2023, "line", "")).findings())
@@ -167,7 +170,8 @@ class LineageTest {
         assertThat(lines.path("ways").toString()).contains("crop");
         // a mark that is taken back does not count any more
         String entry = owner.get("/api/v1/journal?subject=" + dam).json().path("items").valueStream()
-                .filter(one -> one.toString().contains("QUEEN_SCORED")).map(one -> one.path("id").asString()).findFirst()
+                .filter(one -> one.toString().contains("QUEEN_SCORED")).map(one -> one.path("id").asString())
+                .findFirst()
                 .orElse("");
         assertThat(entry).isNotEmpty();
     }
@@ -178,7 +182,8 @@ class LineageTest {
         assertThat(lines.path("effectiveLines").asDouble()).isBetween(1.0, (double) lines.path("lines").size());
         assertThat(lines.path("strangers").asDouble()).isBetween(0.0, 1.0);
         JsonNode chosen = owner.get("/api/v1/lines/breeders?daughters=60&kinship=0.3&lines=2").json();
-        assertThat(chosen.path("found").path("chosen").valueStream().mapToInt(one -> one.path("daughters").asInt()).sum())
+        assertThat(
+                chosen.path("found").path("chosen").valueStream().mapToInt(one -> one.path("daughters").asInt()).sum())
                 .isEqualTo(60);
         assertThat(chosen.path("names").size()).isPositive();
         assertThat(owner.get("/api/v1/lines/breeders?daughters=60&kinship=0.01&lines=2").json().path("why").asString())

@@ -108,7 +108,8 @@ class LineageReckonTest {
         }
         JsonNode found = ask("breeders", Map.of("queens", queens, "candidates", candidates, "daughters", 60, "kinship",
                 0.2)).json().path("found");
-        assertThat(found.path("chosen").valueStream().mapToInt(one -> one.path("daughters").asInt()).sum()).isEqualTo(60);
+        assertThat(found.path("chosen").valueStream().mapToInt(one -> one.path("daughters").asInt()).sum())
+                .isEqualTo(60);
         assertThat(found.path("kinship").asDouble()).isLessThanOrEqualTo(0.2005);
         assertThat(found.path("gap").asDouble()).isZero();
         assertThat(ask("breeders", Map.of("queens", queens, "candidates", candidates, "daughters", 60, "kinship", 0.05))
