@@ -12,6 +12,8 @@ const OUT = [
   { name: 'files.tasks', href: '/api/v1/exports/tasks.ics', ofOwner: false },
   { name: 'files.apiary', href: '/api/v1/exports/apiary.csv', ofOwner: false },
   { name: 'files.queens', href: '/api/v1/exports/queens.csv', ofOwner: false },
+  { name: 'files.pedigree', href: '/api/v1/exports/pedigree.csv', ofOwner: false },
+  { name: 'files.scores', href: '/api/v1/exports/scores.csv', ofOwner: false },
   { name: 'files.orders', href: '/api/v1/exports/orders.csv', ofOwner: true },
 ] as const
 

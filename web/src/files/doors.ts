@@ -1,7 +1,7 @@
 import { answered, api } from '../api/client'
 
 /** What can be brought in from a CSV. */
-export const KINDS = ['apiary', 'orders', 'weather'] as const
+export const KINDS = ['apiary', 'orders', 'weather', 'pedigree', 'scores'] as const
 export type Kind = (typeof KINDS)[number]
 
 export type Row = { line: number; problems: string[] } & Record<string, unknown>
@@ -52,6 +52,30 @@ export const DOORS: Record<Kind, Door> = {
     confirm: (id, csv, _yard, skipBadRows) =>
       answered(
         api.PUT('/api/v1/imports/orders/{id}', {
+          params: { path: { id } },
+          body: { csv, skipBadRows },
+        }),
+      ),
+  },
+  pedigree: {
+    columns: ['queen', 'what'],
+    isLong: false,
+    preview: (csv) => answered(api.POST('/api/v1/imports/pedigree/preview', { body: { csv } })),
+    confirm: (id, csv, _yard, skipBadRows) =>
+      answered(
+        api.PUT('/api/v1/imports/pedigree/{id}', {
+          params: { path: { id } },
+          body: { csv, skipBadRows },
+        }),
+      ),
+  },
+  scores: {
+    columns: ['queen', 'what'],
+    isLong: false,
+    preview: (csv) => answered(api.POST('/api/v1/imports/scores/preview', { body: { csv } })),
+    confirm: (id, csv, _yard, skipBadRows) =>
+      answered(
+        api.PUT('/api/v1/imports/scores/{id}', {
           params: { path: { id } },
           body: { csv, skipBadRows },
         }),

@@ -150,7 +150,7 @@ function Mated({ queen, page }: { queen: Queen; page: PedigreePage }) {
         </button>
       </p>
       {changing && <MatedForm queen={queen} page={page} onDone={() => setChanging(false)} />}
-      <MatingTold mating={page.brood} />
+      {page.brood && <MatingTold mating={page.brood} />}
     </section>
   )
 }

@@ -21,6 +21,9 @@ import vividcrown.server.lineage.Stocks.Stock;
 @Component
 class Lineages {
 
+    /** Under that a number is nothing but the mean. */
+    private static final double TELLS = 0.01;
+
     private final Stocks stocks;
     private final Marks marks;
 
@@ -34,6 +37,7 @@ class Lineages {
         List<EstimateView> of(UUID queen) {
             return merits.entrySet().stream()
                     .flatMap(one -> Optional.ofNullable(one.getValue().of().get(queen.toString()))
+                            .filter(estimate -> estimate.reliability() > TELLS)
                             .map(estimate -> EstimateView.of(one.getKey(), estimate)).stream())
                     .toList();
         }

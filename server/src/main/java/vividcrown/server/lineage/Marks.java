@@ -33,7 +33,7 @@ import vividcrown.server.yard.Yards;
 class Marks {
 
     /** So long after she was given the bees are still another's: their temper says nothing of her. */
-    private static final int NOT_YET_HERS_DAYS = 56;
+    static final int NOT_YET_HERS_DAYS = 56;
     private static final int MANY_CELLS = 3;
 
     private final ScoreTable table;

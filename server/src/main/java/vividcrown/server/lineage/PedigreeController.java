@@ -80,14 +80,14 @@ class PedigreeController {
      *
      * @param inbreeding her own, 0–1
      * @param ancestors those she descends from, up to six generations
-     * @param brood what her own brood is expected to lose
+     * @param brood what her own brood is expected to lose; left out where nobody knows with whom she mated
      * @param marks that people gave her colony, the newest first
      * @param merit what she is expected to pass on, by trait
      * @param daughters of hers that came out, the newest first, at most sixty
      * @param allDaughters how many came out
      * @param laying how many of them laid
      */
-    record PedigreePage(double inbreeding, List<Ancestor> ancestors, MatedView mated, MatingView brood,
+    record PedigreePage(double inbreeding, List<Ancestor> ancestors, MatedView mated, @Nullable MatingView brood,
             List<MarkView> marks, List<EstimateView> merit, List<DaughterLine> daughters, int allDaughters,
             int laying) {
     }
@@ -118,7 +118,8 @@ class PedigreeController {
         climb(stock, queen, queen, "", new HashMap<>(), ancestors);
         List<Bee> daughters = stock.bees().values().stream().filter(bee -> id.equals(bee.mother())).toList();
         return new PedigreePage(LineageViews.thousandth(stock.kinship().inbreeding(id.toString())), ancestors,
-                mated(stock, queen), MatingView.of(known.own(queen)),
+                mated(stock, queen),
+                stock.matings().containsKey(id) ? MatingView.of(known.own(queen)) : null,
                 marks.given(id).stream().map(row -> new MarkView(row.scoredOn(), row.trait(),
                         row.trait().sentence().toString(), row.value())).toList(),
                 known.of(id),

@@ -5,10 +5,12 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -51,6 +53,8 @@ class RequeeningController {
     /** Two looks nearer than that are one. */
     private static final int APART_DAYS = 14;
     private static final double USUAL_SPARES = 0.1;
+    private static final Set<EventKind> CHANGES = EnumSet.of(EventKind.QUEEN_GIVEN, EventKind.CELL_GIVEN,
+            EventKind.VIRGIN_GIVEN, EventKind.SWARMED, EventKind.QUEEN_REMOVED);
     private static final double TWO_LIKELY = 0.3;
 
     /**
@@ -142,13 +146,16 @@ class RequeeningController {
             Optional<Merit.Estimate> merit, LocalDate day) {
         Verdict verdict = glance.verdict();
         ColonyBook.Facts facts = glance.facts();
-        Optional<LocalDate> given = facts.events().stream().filter(event -> event.kind() == EventKind.QUEEN_GIVEN)
+        Optional<LocalDate> given = facts.events().stream().filter(event -> CHANGES.contains(event.kind()))
                 .map(event -> event.day()).max(LocalDate::compareTo);
         List<Entry> hers = facts.reads().stream()
                 .filter(entry -> given.filter(entry.day()::isBefore).isEmpty()).toList();
         boolean people = place.conditions().contains(SiteCondition.NEIGHBOURS)
                 || place.conditions().contains(SiteCondition.LIVESTOCK);
-        double bad = facts.reads().stream().filter(entry -> entry.day().isAfter(day.minusDays(A_YEAR_DAYS)))
+        // temper is that of the bees: another queen's, until hers have taken their place
+        double bad = hers.stream().filter(entry -> entry.day().isAfter(day.minusDays(A_YEAR_DAYS)))
+                .filter(entry -> given.filter(from -> entry.day().isBefore(from.plusDays(Marks.NOT_YET_HERS_DAYS)))
+                        .isEmpty())
                 .filter(entry -> ColonyBook.notes(entry).temper().filter(grade -> grade >= UNWORKABLE).isPresent())
                 .count();
         return new Requeening.Colony(hive.code(), age,

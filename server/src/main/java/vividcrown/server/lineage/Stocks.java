@@ -98,8 +98,25 @@ class Stocks {
         bees.values().forEach(bee -> descents.add(new Pedigree.Descent(bee.id().toString(),
                 bee.motherId().filter(bees::containsKey).map(UUID::toString),
                 Objects.requireNonNull(known.getOrDefault(bee.id(), Mating.UNKNOWN)), born(bee, bees, flags))));
-        Kinship kinship = new Kinship(Pedigree.of(descents));
-        return new Stock(bees, known, kinship, flags);
+        return new Stock(bees, known, new Kinship(pedigree(descents, known, flags)), flags);
+    }
+
+    /**
+     * What people stated of one queen after another can contradict itself, however each of them was checked: then the matings are left
+     * out, and if that is not enough the mothers, so that somebody sees it and can mend it.
+     */
+    private static Pedigree pedigree(List<Pedigree.Descent> descents, Map<UUID, Mating> matings, List<Sentence> flags) {
+        try {
+            return Pedigree.of(descents);
+        } catch (IllegalArgumentException contradicts) {
+            flags.add(Sentence.of("lineage.flag.contradicts", String.valueOf(contradicts.getMessage())));
+            matings.clear();
+        }
+        try {
+            return Pedigree.of(descents.stream().map(one -> one.mated(Mating.UNKNOWN)).toList());
+        } catch (IllegalArgumentException contradicts) {
+            return Pedigree.of(descents.stream().map(one -> Pedigree.Descent.founder(one.id())).toList());
+        }
     }
 
     /** A year that cannot be is left out rather than have nobody's descent told. */

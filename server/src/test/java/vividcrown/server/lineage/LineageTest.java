@@ -122,6 +122,18 @@ class LineageTest {
     }
 
     @Test
+    void what_contradicts_itself_only_together_is_told_and_stops_nothing() {
+        String dam = known("P-7", "", 2024);
+        String other = known("P-8", "", 2025);
+        told(deed("QUEEN_MATED", "queen", dam, "how", "ONE_DRONE", "droneMother", other, "sisters", 1, "drones", 1));
+        told(deed("QUEEN_KNOWN", "queen", other, "code", "P-8", "name", "", "breeder", false, "mother", dam, "stage",
+                "JUDGED", "emergenceYear", 2025, "line", ""));
+        JsonNode lines = owner.get("/api/v1/lines").json();
+        assertThat(lines.path("flags").toString()).contains("contradicts itself").contains("own ancestor");
+        assertThat(pedigree(other).path("ancestors").size()).isEqualTo(1);
+    }
+
+    @Test
     void a_mating_that_cannot_be_is_refused() {
         String dam = known("P-3", "", 2024);
         String daughter = known("P-4", dam, 2025);
@@ -169,11 +181,13 @@ class LineageTest {
         assertThat(mothers).contains("P-5", "P-6");
         assertThat(lines.path("ways").toString()).contains("crop");
         // a mark that is taken back does not count any more
-        String entry = owner.get("/api/v1/journal?subject=" + dam).json().path("items").valueStream()
-                .filter(one -> one.toString().contains("QUEEN_SCORED")).map(one -> one.path("id").asString())
-                .findFirst()
-                .orElse("");
-        assertThat(entry).isNotEmpty();
+        JsonNode marked = owner.get("/api/v1/journal?subject=" + dam).json().path("items").valueStream()
+                .filter(one -> one.path("deed").path("kind").asString().equals("QUEEN_SCORED")).findFirst()
+                .orElseThrow();
+        Client.Answer back = owner.post("/api/v1/journal", Map.of("entries",
+                List.of(Client.withdrawal(Map.of("id", marked.path("id").asString()), today))));
+        assertThat(back.status()).as(back.text()).isEqualTo(200);
+        assertThat(pedigree(dam).path("marks")).isEmpty();
     }
 
     @Test
@@ -269,5 +283,40 @@ class LineageTest {
         assertThat(asked.path("settles").size()).isEqualTo(3);
         assertThat(owner.get("/api/v1/queens/" + runa).json().path("queen").path("alive").asBoolean()).isTrue();
         assertThat(owner.get("/api/v1/queens/" + UUID.randomUUID() + "/unmarked").status()).isEqualTo(404);
+    }
+
+    /** What one operation writes another reads; a daughter may stand above her mother in the file. */
+    @Test
+    void a_pedigree_and_marks_come_in_from_files_once_with_every_gap_told() {
+        String csv = """
+                queen,name,line,born,mother,mated,drone_mother,alive
+                Z-3,,Fern,2025,Z-2,,,yes
+                Z-2,,Fern,2024,Z-1,station,Z-1,
+                Z-1,Zinnia,Fern,2022,,open,,
+                """;
+        JsonNode seen = owner.post("/api/v1/imports/pedigree/preview", Map.of("csv", csv)).json();
+        assertThat(seen.path("good").asInt()).as(seen.toString()).isEqualTo(3);
+        String id = UUID.randomUUID().toString();
+        for (int sent = 0; sent < 2; sent++) {
+            Client.Answer taken = owner.put("/api/v1/imports/pedigree/" + id, Map.of("csv", csv, "skipBadRows", false));
+            assertThat(taken.status()).as(taken.text()).isEqualTo(200);
+        }
+        assertThat(owner.get("/api/v1/queens/list?kept=ALL&search=Z-").json().path("all").asInt()).isEqualTo(3);
+        assertThat(owner.get("/api/v1/queens/list?search=Z-").json().path("all").asInt()).isEqualTo(1);
+        JsonNode youngest = pedigree(queen("Z-3"));
+        assertThat(youngest.path("ancestors").findValuesAsString("path")).contains("M", "MM", "D");
+        assertThat(youngest.path("inbreeding").asDouble()).as("her mother mated with her own aunts' drones")
+                .isGreaterThan(0.1);
+        String marks = "queen,trait,value,year\nZ-3,temper,3.5,2026\nZ-2,crop,4.2,2024\nZ-9,crop,4,2024\nZ-1,crop,3,2023\n";
+        JsonNode bad = owner.post("/api/v1/imports/scores/preview", Map.of("csv", marks)).json();
+        assertThat(bad.path("bad").asInt()).isEqualTo(2);
+        assertThat(bad.toString()).contains("nearest is 4").contains("Z-9");
+        assertThat(owner.put("/api/v1/imports/scores/" + UUID.randomUUID(), Map.of("csv", marks, "skipBadRows", true))
+                .json().path("taken").asInt()).isEqualTo(2);
+        assertThat(pedigree(queen("Z-1")).path("marks").get(0).path("day").asString()).startsWith("2023");
+        JsonNode round = owner.post("/api/v1/imports/pedigree/preview", Map.of("csv",
+                "queen,mother\nY-1,Y-2\nY-2,Y-1\nY-3,nobody\n")).json();
+        assertThat(round.path("bad").asInt()).isEqualTo(3);
+        assertThat(round.toString()).contains("own ancestor").contains("neither in the record nor in this file");
     }
 }
