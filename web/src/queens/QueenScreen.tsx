@@ -27,8 +27,10 @@ function QueenLife({ page }: { page: QueenPage }) {
   const { t } = useTranslation()
   const { today } = useSession()
   const { queen } = page
-  const mites = useQuery({ ...hiveMitesQuery(queen.hiveId ?? ''), enabled: !!queen.hiveId })
-  const clean = mites.data?.brood?.none
+  // who left is not in that hive any more: its brood is another's
+  const livesIn = queen.alive && queen.hive ? queen.hiveId : undefined
+  const mites = useQuery({ ...hiveMitesQuery(livesIn ?? ''), enabled: livesIn !== undefined })
+  const clean = livesIn === undefined ? undefined : mites.data?.brood?.none
   const first = queen.thread.strands[0]?.from
   const back = first ? Math.min(90, Math.max(15, dayNumber(today) - dayNumber(first) + 2)) : 20
   return (

@@ -79,6 +79,14 @@ class Bench {
         beside("queens called X24-1", () -> owner.load("/api/v1/queens?search=X24-1"), () -> database.sql("""
                 select * from queen where operation_id = ? and code like 'X24-1%' limit 100""")
                 .param(demo.operation()).query().listOfRows());
+        beside("the list of queens by three filters",
+                () -> owner.load("/api/v1/queens/list?kept=ALL&stage=JUDGED&year=2024&search=X24"),
+                () -> database.sql("""
+                        select count(*) over (), q.* from queen q where operation_id = ? and stage = 'JUDGED'
+                            and extract(year from grafted_on) = 2024 and lower(code || ' ' || name) like '%x24%'
+                        order by code limit 200""").param(demo.operation()).query().listOfRows());
+        print("lines and mothers", "%.1f ms", milliseconds(() -> owner.load("/api/v1/lines")));
+        print("requeening", "%.1f ms", milliseconds(() -> owner.load("/api/v1/requeening")));
         beside("colonies", () -> owner.load("/api/v1/colonies"), () -> database.sql("""
                 select * from hive h join colony_day d on d.hive_id = h.id where h.operation_id = ?""")
                 .param(demo.operation()).query().listOfRows());
