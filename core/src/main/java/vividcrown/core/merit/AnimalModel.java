@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.UnaryOperator;
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
 import org.hipparchus.linear.CholeskyDecomposition;
@@ -93,7 +94,8 @@ final class AnimalModel {
                 reliability[node] = Math.clamp(1 - missed / inverse.variance(node), 0, 1);
             }
         } else {
-            RealVector solution = new ConjugateGradient(MOST_ROUNDS, ENOUGH, false).solve(equations(), jacobi(),
+            RealVector solution = new ConjugateGradient(MOST_ROUNDS, ENOUGH, false).solve(operator(this::times),
+                    operator(this::byDiagonal),
                     new ArrayRealVector(right, false), new ArrayRealVector(size));
             for (int node = 0; node < values.length; node++) {
                 values[node] = solution.getEntry(sides.size() + node);
@@ -128,7 +130,8 @@ final class AnimalModel {
         }
     }
 
-    private RealLinearOperator equations() {
+    /** @param made of some values others of the same number; they may be written over */
+    private RealLinearOperator operator(UnaryOperator<double[]> made) {
         return new RealLinearOperator() {
             @Override
             public int getRowDimension() {
@@ -142,34 +145,23 @@ final class AnimalModel {
 
             @Override
             public RealVector operate(RealVector values) {
-                double[] result = new double[size];
-                times(values.toArray(), result);
-                return new ArrayRealVector(result, false);
+                return new ArrayRealVector(made.apply(values.toArray()), false);
             }
         };
     }
 
-    private RealLinearOperator jacobi() {
-        return new RealLinearOperator() {
-            @Override
-            public int getRowDimension() {
-                return size;
-            }
+    private double[] times(double[] values) {
+        double[] result = new double[size];
+        times(values, result);
+        return result;
+    }
 
-            @Override
-            public int getColumnDimension() {
-                return size;
-            }
-
-            @Override
-            public RealVector operate(RealVector values) {
-                double[] result = values.toArray();
-                for (int at = 0; at < size; at++) {
-                    result[at] /= diagonal[at];
-                }
-                return new ArrayRealVector(result, false);
-            }
-        };
+    /** By the diagonal alone: near enough to the inverse to be in time. */
+    private double[] byDiagonal(double[] values) {
+        for (int at = 0; at < size; at++) {
+            values[at] /= diagonal[at];
+        }
+        return values;
     }
 
     /**

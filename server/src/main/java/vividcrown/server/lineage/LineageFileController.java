@@ -8,7 +8,6 @@ import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.jgrapht.Graph;
@@ -95,7 +94,8 @@ class LineageFileController {
             Mating mating = stock.matings().get(bee.id());
             rows.add(List.of(bee.code(), bee.name(), bee.line(), bee.born() == 0 ? "" : bee.born(),
                     bee.motherId().filter(stock::knows).map(stock::bee).map(Bee::code).orElse(""), kind(mating),
-                    droneMother(mating).filter(stock::knows).map(stock::bee).map(Bee::code).orElse(""),
+                    PedigreeController.droneMother(mating).filter(stock::knows).map(stock::bee).map(Bee::code)
+                            .orElse(""),
                     mating instanceof Mating.Sisters group ? group.sisters() : "",
                     mating == null ? "" : mating.drones(),
                     LineageViews.thousandth(stock.kinship().inbreeding(bee.id().toString()))));
@@ -124,7 +124,8 @@ class LineageFileController {
         stock.bees().keySet().forEach(graph::addVertex);
         stock.bees().values().forEach(bee -> bee.motherId().filter(stock::knows).ifPresent(mother -> {
             graph.addEdge(mother, bee.id(), new Parent("mother", mother, bee.id()));
-            droneMother(stock.matings().get(mother)).filter(stock::knows).filter(drones -> !drones.equals(bee.id()))
+            PedigreeController.droneMother(stock.matings().get(mother)).filter(stock::knows)
+                    .filter(drones -> !drones.equals(bee.id()))
                     .ifPresent(drones -> graph.addEdge(drones, bee.id(), new Parent("drone mother", drones, bee.id())));
         }));
         StringWriter written = new StringWriter();
@@ -174,10 +175,6 @@ class LineageFileController {
             case Mating.Flying _ -> "OPEN";
             case null -> "";
         };
-    }
-
-    private static Optional<UUID> droneMother(@Nullable Mating mating) {
-        return PedigreeController.droneMother(mating);
     }
 
     /** What a buyer may see of her. */

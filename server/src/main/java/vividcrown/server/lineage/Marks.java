@@ -3,11 +3,13 @@ package vividcrown.server.lineage;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import vividcrown.core.hive.Purpose;
@@ -35,6 +37,8 @@ class Marks {
     /** So long after she was given the bees are still another's: their temper says nothing of her. */
     static final int NOT_YET_HERS_DAYS = 56;
     private static final int MANY_CELLS = 3;
+    private static final Set<EventKind> CHANGES = EnumSet.of(EventKind.QUEEN_GIVEN, EventKind.CELL_GIVEN,
+            EventKind.VIRGIN_GIVEN, EventKind.SWARMED, EventKind.QUEEN_REMOVED);
 
     private final ScoreTable table;
     private final Hives hives;
@@ -73,10 +77,7 @@ class Marks {
     }
 
     private static List<Score> observed(UUID queen, String yard, ColonyBook.Facts facts) {
-        Optional<LocalDate> given = facts.events().stream()
-                .filter(event -> event.kind() == EventKind.QUEEN_GIVEN || event.kind() == EventKind.CELL_GIVEN
-                        || event.kind() == EventKind.VIRGIN_GIVEN || event.kind() == EventKind.QUEEN_REMOVED)
-                .map(event -> event.day()).max(LocalDate::compareTo);
+        Optional<LocalDate> given = changed(facts);
         List<Observed.Look> looks = facts.reads().stream()
                 .filter(entry -> given.filter(day -> entry.day().isBefore(day)).isEmpty())
                 .map(entry -> look(entry, given)).toList();
@@ -84,6 +85,12 @@ class Marks {
                 .filter(one -> given.filter(day -> one.day().isBefore(day.plusDays(NOT_YET_HERS_DAYS))).isEmpty())
                 .flatMap(one -> percent(one).stream()).toList();
         return Observed.of(queen.toString(), yard, looks, mites);
+    }
+
+    /** When another queen came, or hers left: what was seen before says nothing of who is there now. */
+    static Optional<LocalDate> changed(ColonyBook.Facts facts) {
+        return facts.events().stream().filter(event -> CHANGES.contains(event.kind())).map(event -> event.day())
+                .max(LocalDate::compareTo);
     }
 
     private static Optional<Observed.Mites> percent(MiteRecord.Counted one) {

@@ -66,7 +66,7 @@ class PedigreeController {
     record MatedView(LineageDeed.@Nullable How how, @Nullable UUID droneMother, String text) {
     }
 
-    /** @param value on the scale @param entry by which it can be corrected */
+    /** @param value on the scale */
     record MarkView(LocalDate day, Trait trait, String text, double value) {
     }
 

@@ -5,12 +5,10 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.transaction.annotation.Transactional;
@@ -53,15 +51,12 @@ class RequeeningController {
     /** Two looks nearer than that are one. */
     private static final int APART_DAYS = 14;
     private static final double USUAL_SPARES = 0.1;
-    private static final Set<EventKind> CHANGES = EnumSet.of(EventKind.QUEEN_GIVEN, EventKind.CELL_GIVEN,
-            EventKind.VIRGIN_GIVEN, EventKind.SWARMED, EventKind.QUEEN_REMOVED);
     private static final double TWO_LIKELY = 0.3;
 
     /**
      * A colony and its queen.
      *
      * @param ageText how old she is
-     * @param mark colour or number she wears, empty if none
      * @param merit over all traits, in marks; left out where nothing is known
      */
     record RequeeningLine(UUID hive, String code, String yardName, @Nullable UUID queen, String queenCode, String line,
@@ -146,8 +141,7 @@ class RequeeningController {
             Optional<Merit.Estimate> merit, LocalDate day) {
         Verdict verdict = glance.verdict();
         ColonyBook.Facts facts = glance.facts();
-        Optional<LocalDate> given = facts.events().stream().filter(event -> CHANGES.contains(event.kind()))
-                .map(event -> event.day()).max(LocalDate::compareTo);
+        Optional<LocalDate> given = Marks.changed(facts);
         List<Entry> hers = facts.reads().stream()
                 .filter(entry -> given.filter(entry.day()::isBefore).isEmpty()).toList();
         boolean people = place.conditions().contains(SiteCondition.NEIGHBOURS)
