@@ -4,7 +4,9 @@ import { useTranslation } from 'react-i18next'
 import { Link, useParams } from 'react-router'
 import type { ColonyPage, Deed, SwarmPlan } from '../api/types'
 import { Entries } from '../journal/Entries'
+import { UnmarkedAsked } from '../lineage/UnmarkedAsked'
 import { YearDot } from '../queens/YearDot'
+import { unmarkedWhereMarked } from './unmarked'
 import { HiveMites } from '../mites/HiveMites'
 import { HiveForecast } from '../splits/HiveForecast'
 import { ReserveField } from '../splits/Reserve'
@@ -14,7 +16,7 @@ import { boxesOf, hangingIn } from './BoxChoice'
 import { BoxFromAbove } from './BoxFromAbove'
 import { EndForm } from './EndForm'
 import { FrameMoves } from './FrameMoves'
-import { Happened } from './Happened'
+import { Happened, Harvested } from './Happened'
 import { OpenLooks, Options } from './Options'
 import { colonyQuery } from './queries'
 import { Readings } from './Readings'
@@ -48,6 +50,7 @@ function Colony({
 }) {
   const { t } = useTranslation()
   const { colony, verdict, readings } = page
+  const asked = unmarkedWhereMarked(page)
   const [open, setOpen] = useState<'change' | 'end'>()
   const toggle = (which: 'change' | 'end') => setOpen(open === which ? undefined : which)
   const drawn = readings.find((one) => one.reading.sides.length > 0)
@@ -84,6 +87,7 @@ function Colony({
       {open === 'change' && <SetUpForm page={page} onDone={() => setOpen(undefined)} />}
       {open === 'end' && <EndForm page={page} onDone={() => setOpen(undefined)} />}
       <StackLine page={page} />
+      {asked && <UnmarkedAsked queen={asked} />}
       <p className="mb-3 flex flex-wrap items-center gap-x-6">
         {page.queens.map((queen) => (
           <span key={queen.id} className="flex items-center gap-3">
@@ -145,6 +149,7 @@ function Colony({
           {!page.endedOn && <HiveForecast hive={colony.id} />}
           {!page.endedOn && <ReserveField hive={colony.id} code={colony.code} />}
           <Happened page={page} />
+          <Harvested page={page} />
           <FrameMoves page={page} />
           <Readings page={page} />
           <Entries subject={colony.id} label={colony.code} without={IN_READINGS} />

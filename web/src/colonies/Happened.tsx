@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { ColonyPage } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
-import { ChoiceField } from '../ui/Fields'
+import { ChoiceField, NumberField } from '../ui/Fields'
 
 const EVENTS = [
   'QUEEN_REMOVED',
@@ -85,6 +85,37 @@ export function Happened({ page }: { page: ColonyPage }) {
         </label>
       )}
       <button className="act">{t('colony.recordHappened')}</button>
+    </form>
+  )
+}
+
+/** Honey that was taken: what it says of the queen follows from what stood beside her. */
+export function Harvested({ page }: { page: ColonyPage }) {
+  const { t } = useTranslation()
+  const { record } = useRecord()
+  const [kilograms, setKilograms] = useState<number>()
+  return (
+    <form
+      className="mt-3 flex flex-wrap items-end gap-3"
+      onSubmit={(submit) => {
+        submit.preventDefault()
+        if (kilograms === undefined) return
+        void record(`${page.colony.code}: ${t('deed.HIVE_HARVESTED')} ${kilograms} kg`, [
+          { deed: { kind: 'HIVE_HARVESTED', hive: page.colony.id, kilograms } },
+        ])
+        setKilograms(undefined)
+      }}
+    >
+      <NumberField
+        name={t('colony.harvested')}
+        required
+        min={0.1}
+        max={200}
+        step={0.1}
+        value={kilograms}
+        onChange={setKilograms}
+      />
+      <button className="act">{t('colony.recordHarvest')}</button>
     </form>
   )
 }

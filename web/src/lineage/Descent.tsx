@@ -5,11 +5,12 @@ import { Link } from 'react-router'
 import type { PedigreePage, Queen } from '../api/types'
 import { useRecord } from '../outbox/useRecord'
 import { breedersQuery } from '../queens/queries'
+import { settingsQuery } from '../settings/queries'
 import { sayDay } from '../time/days'
 import { ChoiceField, NumberField } from '../ui/Fields'
 import { Answer } from '../ui/Page'
 import { MatingTold } from './MatingTold'
-import { sayMerit } from './merit'
+import { marksOf, onScale, sayMerit, USUAL_SCALE } from './merit'
 import { Pedigree } from './Pedigree'
 import { pedigreeQuery } from './queries'
 
@@ -23,7 +24,6 @@ const TRAITS = [
   'SWARMING',
   'BUILD_UP',
 ] as const
-const MARKS = [1, 1.5, 2, 2.5, 3, 3.5, 4] as const
 const HOW = ['ONE_DRONE', 'STATION', 'OPEN'] as const
 
 /** Whom she descends from, with whom she mated, how her colony was marked, what became of her daughters. */
@@ -62,6 +62,8 @@ export function Descent({ queen }: { queen: Queen }) {
 function Marks({ queen, page }: { queen: Queen; page: PedigreePage }) {
   const { t } = useTranslation()
   const { record } = useRecord()
+  const own = useQuery(settingsQuery).data?.settings.scale
+  const scale = own ?? USUAL_SCALE
   const [trait, setTrait] = useState<(typeof TRAITS)[number]>()
   return (
     <section className="mt-6" aria-labelledby="marks">
@@ -90,7 +92,7 @@ function Marks({ queen, page }: { queen: Queen; page: PedigreePage }) {
         <p className="mt-1 text-ink-2">
           {page.marks
             .slice(0, 8)
-            .map((one) => `${sayDay(one.day)} ${one.text} ${one.value}`)
+            .map((one) => `${sayDay(one.day)} ${one.text} ${onScale(one.value, scale)}`)
             .join(' · ')}
         </p>
       )}
@@ -111,14 +113,22 @@ function Marks({ queen, page }: { queen: Queen; page: PedigreePage }) {
           </div>
           {trait && (
             <div className="mt-2 flex flex-wrap gap-2">
-              {MARKS.map((mark) => (
+              {marksOf(scale).map((mark) => (
                 <button
                   key={mark}
                   className="act"
                   aria-label={t('scores.give', { trait: t(`scores.trait.${trait}`), mark })}
                   onClick={() => {
                     void record(`${queen.code}: ${t(`scores.trait.${trait}`)} ${mark}`, [
-                      { deed: { kind: 'QUEEN_SCORED', queen: queen.id, trait, value: mark } },
+                      {
+                        deed: {
+                          kind: 'QUEEN_SCORED',
+                          queen: queen.id,
+                          trait,
+                          value: mark,
+                          ...(own && { scale: own }),
+                        },
+                      },
                     ])
                     setTrait(undefined)
                   }}
@@ -126,7 +136,9 @@ function Marks({ queen, page }: { queen: Queen; page: PedigreePage }) {
                   {mark}
                 </button>
               ))}
-              <span className="self-center text-sm text-ink-2">{t('scores.best')}</span>
+              <span className="self-center text-sm text-ink-2">
+                {t('scores.best', { most: scale.most })}
+              </span>
             </div>
           )}
         </div>

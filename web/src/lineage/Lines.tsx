@@ -6,6 +6,7 @@ import { Answer } from '../ui/Page'
 import { BreedersFor } from './BreedersFor'
 import { sayMerit } from './merit'
 import { linesQuery } from './queries'
+import { TestGroups } from './TestGroups'
 
 /** How broad the stock stands, which mothers earn their place, who is grafted from next. */
 export function Lines({
@@ -63,6 +64,7 @@ export function Lines({
           )}
           <Mothers page={page} />
           <BreedersFor search={search} set={set} />
+          <TestGroups mothers={page.mothers} />
           <p className="mt-4 flex flex-wrap gap-4">
             <a className="underline" href="/api/v1/exports/pedigree.csv">
               {t('lines.csv')}

@@ -53,6 +53,16 @@ export function RequeeningList({
               hand: page.atHand,
             })}
           </p>
+          {page.wanted > page.atHand && (
+            <p className="mt-1">
+              <Link
+                className="act inline-flex items-center"
+                to={`/orders?own=${page.wanted - page.atHand}&for=${encodeURIComponent(t('requeening.ownNeed'))}`}
+              >
+                {t('requeening.order', { count: page.wanted - page.atHand })}
+              </Link>
+            </p>
+          )}
           {ACTIONS.map((action) => {
             const those = page.colonies.filter((one) => one.requeening.action === action)
             return (

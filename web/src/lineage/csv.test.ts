@@ -27,8 +27,8 @@ describe('the list as a file', () => {
       },
     ])
     expect(text.split('\r\n')).toEqual([
-      'code,name,line,born,mark,stageText,hive,yard,mother',
-      'R-24-03,Runa,Larch,,GREEN,laying,,,',
+      'code,name,line,born,mark,stageText,hive,yard,mother,merit,reliability',
+      'R-24-03,Runa,Larch,,GREEN,laying,,,,,',
       '',
     ])
   })

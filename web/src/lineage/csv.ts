@@ -10,6 +10,8 @@ const COLUMNS = [
   'hive',
   'yard',
   'mother',
+  'merit',
+  'reliability',
 ] as const
 
 /** A cell as RFC 4180 wants it; what a spreadsheet would run as a formula is told to be text. */

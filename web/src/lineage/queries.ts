@@ -46,6 +46,7 @@ export const breedersForQuery = (asked: {
   kinship: number
   lines: number
   mostOfOne: number
+  droneMothers: number
 }) =>
   queryOptions({
     queryKey: ['queens', 'breeders-for', asked],

@@ -19,7 +19,16 @@ const PRODUCTS: OrderTerms['product'][] = [
 ]
 
 /** Takes an order, or changes one. What is half filled in survives a reload. */
-export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => void }) {
+export function OrderForm({
+  line,
+  need,
+  onDone,
+}: {
+  line?: OrderLine
+  /** what is wanted at home, as another screen reckoned it */
+  need?: Pick<OrderTerms, 'count' | 'customer'>
+  onDone: () => void
+}) {
   const { t } = useTranslation()
   const { today } = useSession()
   const start: OrderTerms = line?.order ?? {
@@ -30,9 +39,13 @@ export function OrderForm({ line, onDone }: { line?: OrderLine; onDone: () => vo
     from: addDays(today, 38),
     until: addDays(today, 42),
     priority: 2,
+    ...(need && { ...need, ownNeed: true }),
   }
   const [id] = useState(() => line?.id ?? uuidv7())
-  const [draft, setDraft, clear] = useDraft<OrderTerms>(`draft-order-${line?.id ?? 'new'}`, start)
+  const [draft, setDraft, clear] = useDraft<OrderTerms>(
+    `draft-order-${line?.id ?? (need ? 'need' : 'new')}`,
+    start,
+  )
   const set = (part: Partial<OrderTerms>) => setDraft({ ...draft, ...part })
   const tell = useTell()
   const send = () => tell([{ kind: 'ORDER_TAKEN', order: id, code: '', terms: draft }])

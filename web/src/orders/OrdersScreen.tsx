@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link } from 'react-router'
+import { Link, useSearchParams } from 'react-router'
 import type { OrderLine } from '../api/types'
 import { seasonQuery } from '../season/queries'
 import { Answer, More, Page } from '../ui/Page'
@@ -9,11 +9,16 @@ import { OrderForm } from './OrderForm'
 import { OrderRow } from './OrderRow'
 import { useOrders } from './queries'
 
+/** As many as one order can be for. */
+const MOST = 300
+
 const isOpen = (order: OrderLine) => order.state === 'ASKED' || order.state === 'PROMISED'
 
 export default function OrdersScreen() {
   const { t } = useTranslation()
-  const [taking, setTaking] = useState(false)
+  const [search, setSearch] = useSearchParams()
+  const own = Number(search.get('own') ?? 0)
+  const [taking, setTaking] = useState(own > 0)
   const orders = useOrders()
   return (
     <Page
@@ -34,7 +39,17 @@ export default function OrdersScreen() {
         </>
       }
     >
-      {taking && <OrderForm onDone={() => setTaking(false)} />}
+      {taking && (
+        <OrderForm
+          {...(own > 0 && {
+            need: { count: Math.min(own, MOST), customer: search.get('for') ?? '' },
+          })}
+          onDone={() => {
+            setTaking(false)
+            setSearch({}, { replace: true })
+          }}
+        />
+      )}
       <Answer query={orders}>
         {(lines) => (
           <>

@@ -5,10 +5,10 @@ import { UnmarkedAsked } from '../lineage/UnmarkedAsked'
 import { useDraft } from '../outbox/useDraft'
 import { useRecord } from '../outbox/useRecord'
 import { ChoiceField, TextField } from '../ui/Fields'
+import { COLOURS } from './colours'
 import { actsFor, deedOf } from './sights'
 
-const COLOURS = ['', 'WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
-type Colour = (typeof COLOURS)[number]
+type Colour = (typeof COLOURS)[number] | ''
 const LEAVING = ['SOLD', 'GIVEN_AWAY', 'KILLED', 'OTHER'] as const
 
 type Put = (word: string, deed: Deed | undefined) => void
@@ -67,7 +67,7 @@ function Mark({ queen, put }: { queen: Queen; put: Put }) {
         <ChoiceField
           name={t('queen.markColour')}
           value={colour}
-          choices={COLOURS}
+          choices={['', ...COLOURS]}
           say={(one) =>
             one === ''
               ? t('queen.noColour')
@@ -84,8 +84,21 @@ function Mark({ queen, put }: { queen: Queen; put: Put }) {
         />
         <button className="act act-main">{t('queen.mark')}</button>
       </form>
+      {queen.stage !== 'VIRGIN' && (
+        <p className="mt-2">
+          <button className="act" onClick={() => put(t('act.CLIPPED'), deedOf('CLIPPED', queen))}>
+            {t('act.CLIPPED')}
+          </button>
+        </p>
+      )}
       {queen.mark && (
-        <p className="mt-2 flex items-center gap-3">
+        <p className="mt-2 flex flex-wrap items-center gap-3">
+          <button
+            className="act shrink-0"
+            onClick={() => put(t('act.MARK_WORN'), deedOf('MARK_WORN', queen))}
+          >
+            {t('act.MARK_WORN')}
+          </button>
           <button
             className="act shrink-0"
             onClick={() => put(t('act.MARK_LOST'), deedOf('MARK_LOST', queen))}

@@ -2,15 +2,27 @@ import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { v7 as uuidv7 } from 'uuid'
-import type { Deed, QueenPage } from '../api/types'
+import type { Deed, QueenPage, Settings } from '../api/types'
 import { useHives } from '../colonies/pending'
 import { useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
 import { ChoiceField, NumberField, TextField, TickField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
+import { COLOURS } from './colours'
 import { breedersQuery } from './queries'
 
-const ORIGINS = ['', 'BOUGHT', 'SWARM', 'OWN_CELL', 'UNKNOWN'] as const
+const ORIGINS = [
+  '',
+  'BOUGHT',
+  'SWARM',
+  'SWARM_CELL',
+  'EMERGENCY_CELL',
+  'SUPERSEDURE_CELL',
+  'OWN_CELL',
+  'UNKNOWN',
+] as const
+type Origin = (typeof ORIGINS)[number]
+const ofHive = (origin: Origin) => origin !== '' && origin !== 'BOUGHT' && origin !== 'UNKNOWN'
 const STAGES = ['LAYING', 'JUDGED', 'VIRGIN', 'DRONE_LAYER'] as const
 type Stage = (typeof STAGES)[number]
 
@@ -29,7 +41,8 @@ export function QueenForm({
   const { t } = useTranslation()
   const { today } = useSession()
   const tell = useTell()
-  const hives = useHives().filter((one) => one.purpose !== 'BUILDER' && one.purpose !== 'BANK')
+  const all = useHives()
+  const hives = all.filter((one) => one.purpose !== 'BUILDER' && one.purpose !== 'BANK')
   const mothers = useQuery(breedersQuery).data ?? []
   const known = page?.queen
   const [queen] = useState(() => known?.id ?? uuidv7())
@@ -41,13 +54,16 @@ export function QueenForm({
     breeder: page?.breeder ?? mother,
     stage: known && isStated(known.stage) ? known.stage : ('LAYING' as Stage),
     mother: known?.motherId ?? '',
-    origin: (page?.origin?.kind ?? '') as (typeof ORIGINS)[number],
+    origin: (page?.origin?.kind ?? '') as Origin,
     from: page?.origin?.from ?? '',
+    raisedIn: page?.origin?.hive ?? '',
+    wears: (page?.wears ?? '') as Settings['marking'][number] | '',
     hive: '',
+    beside: false,
   })
   const set = (part: Partial<typeof draft>) => setDraft({ ...draft, ...part })
   const send = () => {
-    const { hive, breeder, stage, origin, from } = draft
+    const { hive, breeder, stage, origin, from, raisedIn, wears, beside } = draft
     const deeds: Deed[] = [
       {
         kind: 'QUEEN_KNOWN',
@@ -59,7 +75,16 @@ export function QueenForm({
         stage,
         emergenceYear: draft.year ?? 0,
         ...(draft.mother ? { mother: draft.mother } : {}),
-        ...(origin ? { origin: { kind: origin, from: from.trim() } } : {}),
+        ...(origin
+          ? {
+              origin: {
+                kind: origin,
+                from: from.trim(),
+                ...(raisedIn && ofHive(origin) ? { hive: raisedIn } : {}),
+              },
+            }
+          : {}),
+        ...(wears ? { wears } : {}),
       },
     ]
     if (hive) {
@@ -68,7 +93,7 @@ export function QueenForm({
         queen,
         hive,
         given: stage === 'VIRGIN' ? 'VIRGIN' : 'LAYING_QUEEN',
-        besideAnother: false,
+        besideAnother: beside,
       })
     }
     return tell(deeds)
@@ -121,6 +146,15 @@ export function QueenForm({
         say={(one) => t(one ? `origin.${one}` : 'queenForm.notSaid')}
         onChange={(origin) => set({ origin })}
       />
+      {ofHive(draft.origin) && (
+        <ChoiceField
+          name={t(draft.origin === 'SWARM' ? 'queenForm.swarmedFrom' : 'queenForm.raisedIn')}
+          value={draft.raisedIn}
+          choices={['', ...all.map((one) => one.id)]}
+          say={(id) => all.find((one) => one.id === id)?.code ?? t('queenForm.notKnown')}
+          onChange={(raisedIn) => set({ raisedIn })}
+        />
+      )}
       {draft.origin && (
         <TextField
           name={t('queenForm.from')}
@@ -136,6 +170,22 @@ export function QueenForm({
           choices={['', ...hives.map((one) => one.id)]}
           say={(id) => hives.find((one) => one.id === id)?.code ?? t('queenForm.nowhere')}
           onChange={(hive) => set({ hive })}
+        />
+      )}
+      {draft.hive && (
+        <TickField
+          name={t('queenForm.beside')}
+          value={draft.beside}
+          onChange={(beside) => set({ beside })}
+        />
+      )}
+      {!known?.graftId && (
+        <ChoiceField
+          name={t('queenForm.wears')}
+          value={draft.wears}
+          choices={['', ...COLOURS]}
+          say={(one) => (one ? t(`colour.${one}`) : t('queenForm.noMark'))}
+          onChange={(wears) => set({ wears })}
         />
       )}
       <TickField

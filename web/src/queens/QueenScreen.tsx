@@ -148,6 +148,7 @@ function WhoSheIs({ page }: { page: QueenPage }) {
         {origin && (
           <span>
             {t(`origin.${origin.kind}`)}
+            {page.originHive && ` (${page.originHive})`}
             {origin.from && `: ${origin.from}`}
           </span>
         )}
@@ -170,6 +171,9 @@ function WhoSheIs({ page }: { page: QueenPage }) {
           </button>
         )}
       </p>
+      {page.marks.map((one) => (
+        <p key={one}>{one}</p>
+      ))}
       {changing && <QueenForm page={page} onDone={() => setChanging(false)} />}
     </div>
   )

@@ -10,6 +10,7 @@ import { longDay, sayDay } from '../time/days'
 import { useSay } from '../units/useSay'
 import { Answer } from '../ui/Page'
 import { PromisesAtRisk } from './PromisesAtRisk'
+import { WeekToday } from './WeekToday'
 import { roundQuery } from './queries'
 import { WeatherLine } from '../yards/WeatherLine'
 import { workOf } from './work'
@@ -90,6 +91,7 @@ function Round({ round, answeredAt }: { round: RoundPage; answeredAt: number }) 
         {/* In the yard the first box comes before what can be read later. */}
         <aside className="mt-8 space-y-5 lg:col-start-2 lg:row-start-2 lg:mt-0 lg:border-l lg:border-rule lg:pl-6">
           <Late round={round} />
+          <WeekToday />
           <PromisesAtRisk />
           <LookOut round={round} />
         </aside>

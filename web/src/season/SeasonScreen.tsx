@@ -12,6 +12,7 @@ import { seasonQuery } from './queries'
 import { ReckonedWith } from './ReckonedWith'
 import { Searches } from './Searches'
 import { Drones, RatesTable, ShoppingList } from './Sheets'
+import { WeekAhead } from './WeekAhead'
 
 /** Can I promise forty queens for that date? */
 export default function SeasonScreen() {
@@ -45,6 +46,11 @@ function Season({ page }: { page: SeasonPage }) {
           : t('season.stand', { holds, all: page.standings.length })}
       </p>
       <Standings standings={page.standings} />
+      <div className="mt-8">
+        <WeekAhead
+          planned={page.planned.map((line) => ({ day: line.batch.day, cups: line.batch.cups }))}
+        />
+      </div>
       <section aria-labelledby="planned" className="mt-8">
         <h2 id="planned" className="text-xl">
           {t('season.planned')}

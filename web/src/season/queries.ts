@@ -7,6 +7,18 @@ export const seasonQuery = queryOptions({
   queryFn: () => answered(api.GET('/api/v1/season')),
 })
 
+export const weekQuery = queryOptions({
+  queryKey: ['season', 'week'],
+  queryFn: () => answered(api.GET('/api/v1/season/week')),
+})
+
+/** Seconds of reckoning: asked for only where it is looked at. */
+export const planningOddsQuery = queryOptions({
+  queryKey: ['season', 'week', 'odds'],
+  queryFn: () => answered(api.GET('/api/v1/season/week/odds')),
+  staleTime: 600_000,
+})
+
 /** How far a search is; asked again twice a second while it runs. */
 export const progressQuery = (id: string) =>
   queryOptions({

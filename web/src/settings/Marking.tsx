@@ -1,8 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { Settings } from '../api/types'
+import { CODE, COLOURS } from '../queens/colours'
 import { ChoiceField } from '../ui/Fields'
-
-const CODE = ['WHITE', 'YELLOW', 'RED', 'GREEN', 'BLUE'] as const
 
 /** Which colour the queens of a year wear. */
 export function Marking({
@@ -25,7 +24,7 @@ export function Marking({
             key={index}
             name={t(`settings.years.${index}`)}
             value={colour}
-            choices={CODE}
+            choices={COLOURS}
             say={(one) => t(`colour.${one}`)}
             onChange={(next) => setMarking(marking.with(index, next))}
           />
@@ -33,6 +32,12 @@ export function Marking({
         <button type="button" className="act self-end" onClick={() => setMarking([...CODE])}>
           {t('settings.international')}
         </button>
+        {marking.length > 0 && (
+          <button type="button" className="act self-end" onClick={() => setMarking([])}>
+            {t('settings.noYears')}
+          </button>
+        )}
+        {marking.length === 0 && <p>{t('settings.noYearsSaid')}</p>}
       </div>
     </section>
   )

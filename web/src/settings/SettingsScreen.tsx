@@ -17,6 +17,8 @@ import { Figures } from './FiguresTable'
 import { linesOf, ownFigures } from './figures'
 import { Formats } from './Formats'
 import { Marking } from './Marking'
+import { OwnScale } from './OwnScale'
+import { Worth } from './Worth'
 import { settingsQuery } from './queries'
 import { Schools } from './Schools'
 import { SeasonHands } from './SeasonHands'
@@ -67,6 +69,8 @@ function Form({
   const [weak, setWeak] = useState(page.settings.weakFrames)
   const [requeening, setRequeening] = useState(page.settings.requeening ?? 'AT_TWO_YEARS')
   const [spares, setSpares] = useState(page.settings.spares)
+  const [scale, setScale] = useState(page.settings.scale)
+  const [worth, setWorth] = useState(page.settings.worth)
   return (
     <form
       className="max-w-4xl"
@@ -88,6 +92,8 @@ function Form({
             ...(weak === undefined ? {} : { weakFrames: weak }),
             requeening,
             ...(spares === undefined ? {} : { spares }),
+            ...(scale === undefined ? {} : { scale }),
+            ...(worth === undefined ? {} : { worth }),
             formats: formats.filter((one) => one.name.trim() !== ''),
           })
       }}
@@ -147,6 +153,8 @@ function Form({
             onChange={(percent) => setSpares(percent === undefined ? undefined : percent / 100)}
           />
         </div>
+        <OwnScale scale={scale} setScale={setScale} />
+        <Worth worth={worth} setWorth={setWorth} />
         <Schools
           swarm={swarm}
           setSwarm={setSwarm}

@@ -44,9 +44,12 @@ class ArchitectureTest {
                 .definedBy("vividcrown.core.season").layer("supply").definedBy("vividcrown.core.season.supply")
                 .layer("recipe").definedBy("vividcrown.core.season.recipe").layer("plan")
                 .definedBy("vividcrown.core.season.plan").layer("sheet").definedBy("vividcrown.core.season.sheet")
-                .whereLayer("sheet").mayNotBeAccessedByAnyLayer().whereLayer("plan").mayOnlyBeAccessedByLayers("sheet")
-                .whereLayer("recipe").mayOnlyBeAccessedByLayers("plan", "sheet").whereLayer("supply")
-                .mayOnlyBeAccessedByLayers("recipe", "plan", "sheet").whereLayer("season")
-                .mayOnlyBeAccessedByLayers("supply", "recipe", "plan", "sheet").check(CORE);
+                .layer("unfold").definedBy("vividcrown.core.season.unfold").whereLayer("unfold")
+                .mayNotBeAccessedByAnyLayer()
+                .whereLayer("sheet").mayNotBeAccessedByAnyLayer().whereLayer("plan")
+                .mayOnlyBeAccessedByLayers("sheet", "unfold")
+                .whereLayer("recipe").mayOnlyBeAccessedByLayers("plan", "sheet", "unfold").whereLayer("supply")
+                .mayOnlyBeAccessedByLayers("recipe", "plan", "sheet", "unfold").whereLayer("season")
+                .mayOnlyBeAccessedByLayers("supply", "recipe", "plan", "sheet", "unfold").check(CORE);
     }
 }

@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -39,7 +40,7 @@ class LineageJourney {
     void the_list_is_narrowed_and_a_queen_opened_and_what_was_asked_stays_after_a_reload() {
         owner.goesTo("Queens");
         assertThat(answer()).containsText("83 queens");
-        page.getByLabel("Line").selectOption("Scree");
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Line")).selectOption("Scree");
         assertThat(answer()).containsText("16 queens");
         page.getByLabel("Show").selectOption("mothers one grafts from");
         assertThat(answer()).containsText("1 queen");
@@ -92,5 +93,45 @@ class LineageJourney {
         assertThat(page.getByText("One grafts from her").first()).isVisible();
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Give H 7 a queen")).click();
         assertThat(answer()).containsText("H 7");
+    }
+
+    @Test
+    void the_list_is_gone_through_by_keys_with_the_columns_one_chose() {
+        owner.opens("/queens?view=list");
+        page.getByText("Narrow further, choose columns").click();
+        page.getByRole(AriaRole.CHECKBOX, new Page.GetByRoleOptions().setName("Expected merit")).check();
+        page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("How far")).selectOption("virgin");
+        assertThat(page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Open ")))
+                .first()).isVisible();
+        page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("List of queens")).focus();
+        page.keyboard().press("ArrowDown");
+        page.keyboard().press("Enter");
+        assertThat(page).hasURL(Pattern.compile("/queens/[0-9a-f-]{36}$"));
+    }
+
+    @Test
+    void daughters_are_shared_out_over_yards_for_a_test() {
+        owner.opens("/queens?view=lines");
+        page.getByLabel("Weir Bend", new Page.GetByLabelOptions().setExact(true)).fill("12");
+        page.getByLabel("Quarry Terrace", new Page.GetByLabelOptions().setExact(true)).fill("12");
+        owner.button("Share them out").click();
+        assertThat(page.getByRole(AriaRole.ROW, new Page.GetByRoleOptions().setName("Weir Bend 3 3 3 3"))).isVisible();
+        page.getByLabel("Quarry Terrace", new Page.GetByLabelOptions().setExact(true)).fill("3");
+        owner.button("Share them out").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("24");
+    }
+
+    @Test
+    void a_worn_mark_and_a_clipped_wing_stand_on_her_page_and_renewing_takes_the_one_away() {
+        owner.opens("/queens?find=Runa");
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Runa")).first().click();
+        owner.button("Mark worn").click();
+        owner.button("Wing clipped").click();
+        owner.sent();
+        assertThat(page.getByText("Her mark was hardly to be read")).isVisible();
+        assertThat(page.getByText("Wing clipped, noted on")).isVisible();
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Mark").setExact(true)).click();
+        owner.sent();
+        assertThat(page.getByText("Her mark was hardly to be read")).isHidden();
     }
 }

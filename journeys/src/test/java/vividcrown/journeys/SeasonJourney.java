@@ -4,6 +4,8 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
 import java.util.regex.Pattern;
@@ -75,6 +77,21 @@ class SeasonJourney {
         assertThat(owner.page.locator("[data-testid=stop][data-code='" + nucs.get(5) + "']")).hasCount(0);
         owner.sent().opensYard(yardOf(nucs.get(5))).scrollsTo(nucs.get(5));
         assertThat(owner.nuc(nucs.get(5))).hasAttribute("aria-label", Pattern.compile("laying, judged sound"));
+    }
+
+    @Test
+    void the_week_ahead_says_what_to_graft_and_how_each_order_stands() {
+        owner.opensAndSignsIn(demo.ownerEmail());
+        assertThat(owner.page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("The week ahead"))
+                .or(owner.page.locator("#week-today")).first()).isVisible();
+        owner.goesTo("Season");
+        assertThat(owner.page.getByText("for ripe cells, Larch")).isVisible();
+        owner.button("How each order stands").click();
+        assertThat(owner.page.getByText("with planning again").first())
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(60_000));
+        owner.page.getByText(Pattern.compile("^Graft \\d+ cups")).first().click();
+        assertThat(owner.page.locator("text=orders that a graft of that day can still serve >> visible=true").first())
+                .isVisible();
     }
 
     /** Nucs are emptied by selling the queens of a whole row at once. */

@@ -30,6 +30,8 @@ public final class SeenOfHer {
             case DRONE_BROOD_ONLY ->
                 Optional.of(Reading.of(day, Sign.SEALED_DRONE_SCATTERED).without(Sign.SEALED_WORKER));
             case NOT_FOUND -> Optional.of(Reading.of(day).without(Sign.QUEEN));
+            case MARK_WORN -> Optional.of(Reading.of(day, Sign.QUEEN_MARKED));
+            case CLIPPED -> Optional.of(Reading.of(day, Sign.QUEEN));
             case SEALED, DUD, DEAD, MARK_LOST -> Optional.empty();
         };
     }

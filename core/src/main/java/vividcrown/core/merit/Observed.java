@@ -2,6 +2,7 @@ package vividcrown.core.merit;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,6 +34,23 @@ public final class Observed {
     public record Mites(LocalDate day, double percent) {
     }
 
+    /** @param kilograms of honey taken from her colony in a year */
+    public record Crop(String queen, String yard, int year, double kilograms) {
+    }
+
+    /**
+     * A winter through which she headed a colony.
+     *
+     * @param year in which it ended
+     * @param before frames of bees at the last look of autumn; empty if nobody counted
+     * @param after at the first look of spring
+     * @param died nothing was left of it
+     */
+    public record Winter(String queen, String yard, int year, Optional<Double> before, Optional<Double> after,
+            boolean died) {
+    }
+
+    private static final double[] WINTER_BOUNDS = {0.75, 0.65, 0.55, 0.45, 0.35};
     private static final int LEAST_LOOKS_FOR_SWARMING = 3;
     private static final double[] MITE_BOUNDS = {0.3, 0.7, 1.2, 2, 3, 5};
 
@@ -64,6 +82,45 @@ public final class Observed {
         return scores;
     }
 
+    /**
+     * A crop says something only beside others of its yard and year: the mean of them is in the middle of the scale, half as much again
+     * its top.
+     */
+    public static List<Score> crops(List<Crop> crops) {
+        Map<Score.Side, List<Crop>> sides = new LinkedHashMap<>();
+        crops.forEach(crop -> sides.computeIfAbsent(new Score.Side(crop.yard(), crop.year()), _ -> new ArrayList<>())
+                .add(crop));
+        List<Score> scores = new ArrayList<>();
+        sides.values().stream().filter(those -> those.size() > 1).forEach(those -> {
+            double mean = those.stream().mapToDouble(Crop::kilograms).average().orElseThrow();
+            those.forEach(crop -> scores.add(new Score(crop.queen(), Trait.CROP,
+                    half(Math.clamp(2.5 + 3 * (crop.kilograms() / mean - 1), 1, 4)), crop.yard(), crop.year())));
+        });
+        return scores;
+    }
+
+    /** By what is left in spring of the bees of autumn; without both counts only that a colony died says something. */
+    public static List<Score> winters(List<Winter> winters) {
+        List<Score> scores = new ArrayList<>();
+        winters.forEach(winter -> {
+            if (winter.died()) {
+                scores.add(new Score(winter.queen(), Trait.WINTERING, 1, winter.yard(), winter.year()));
+            } else if (winter.before().filter(frames -> frames > 0).isPresent() && winter.after().isPresent()) {
+                double left = winter.after().get() / winter.before().get();
+                double mark = 4;
+                for (double bound : WINTER_BOUNDS) {
+                    mark -= left < bound ? 0.5 : 0;
+                }
+                scores.add(new Score(winter.queen(), Trait.WINTERING, mark, winter.yard(), winter.year()));
+            }
+        });
+        return scores;
+    }
+
+    private static double half(double mark) {
+        return Math.rint(2 * mark) / 2;
+    }
+
     private static double mark(double percent) {
         double mark = 4;
         for (double bound : MITE_BOUNDS) {
@@ -77,6 +134,6 @@ public final class Observed {
         return marks.isEmpty()
                 ? Optional.empty()
                 : Optional
-                        .of(Math.rint(2 * marks.stream().mapToDouble(Double::doubleValue).average().orElseThrow()) / 2);
+                        .of(half(marks.stream().mapToDouble(Double::doubleValue).average().orElseThrow()));
     }
 }

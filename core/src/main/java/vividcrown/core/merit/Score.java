@@ -37,8 +37,14 @@ public record Score(String queen, Trait trait, double value, String yard, int ye
 
         public Scale {
             new Faults().within("least", least, -100, 99).within("most", most, -99, 100)
-                    .unless(most > least && step > 0 && step <= most - least, "fault.scale", least, most, step)
+                    .unless(most > least && step > 0 && step <= most - least && (most - least) / step <= 100,
+                            "fault.scale", least, most, step)
                     .refuse();
+        }
+
+        /** The same mark on another scale. */
+        public double to(Scale other, double value) {
+            return other.least + (other.most - other.least) * (value - least) / (most - least);
         }
 
         /** @throws IllegalArgumentException if it is out of the scale or between two marks */

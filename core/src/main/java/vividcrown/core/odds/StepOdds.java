@@ -29,6 +29,7 @@ public final class StepOdds {
     private static final double BELIEF_IN_BATCHES = 10;
     /** Groups of a kind usually differ by a standard deviation of 0.3 on the log-odds: an assumption of this program. */
     private static final double USUAL_SPREAD = 0.09;
+    private static final int USUAL_BATCH = 30;
     private static final double LEAST_SPREAD = 1e-4;
     private static final double BELIEF_IN_GROUPS = 1;
     private static final int ROUNDS = 40;
@@ -83,6 +84,23 @@ public final class StepOdds {
     /** The same for every batch, whatever surrounds it. */
     public static StepOdds of(Rate belief) {
         return new StepOdds(belief, 0, Map.of(), Map.of());
+    }
+
+    /**
+     * Counts of which nobody knows how they fell into batches: they make the rate sure, never the luck of the next day, which stays as
+     * the belief has it. Taken for batches of the usual size, whose cups share their day's luck.
+     *
+     * @param succeeded of {@code tried}
+     * @throws IllegalArgumentException if more succeeded than were tried
+     */
+    public static StepOdds counted(Rate belief, int succeeded, int tried) {
+        // refused with the numbers as they were given
+        belief.updatedBy(succeeded, tried);
+        double weight = belief.successes() + belief.failures();
+        double shared = 1 / (weight + 1);
+        double worth = 1 / (1 + (Math.clamp(tried, 1, USUAL_BATCH) - 1) * shared);
+        double mean = belief.updatedBy(succeeded * worth, tried * worth).mean();
+        return of(Rate.of(mean * weight, (1 - mean) * weight));
     }
 
     /**

@@ -83,9 +83,10 @@ public final class LifeFold {
                 milestones.put(Milestone.GRAFTED, day);
                 where = new Whereabouts.OnTheBar();
             }
-            case QueenEvent.Known(Stage known, int year) -> {
+            case QueenEvent.Known(Stage known, int year, Optional<YearColour> wears) -> {
                 stage = known;
                 emergenceYear = year;
+                mark = wears.map(YearColour::name).orElse("");
                 stated(known, day);
             }
             case QueenEvent.Took _ -> cellStage(entry, Stage.TAKEN, Milestone.TAKE_COUNTED);
@@ -136,6 +137,7 @@ public final class LifeFold {
             case QueenEvent.Marked(Optional<YearColour> colour, String number) -> {
                 milestones.put(Milestone.MARKED, day);
                 milestones.remove(Milestone.MARK_LOST);
+                milestones.remove(Milestone.MARK_WORN);
                 mark = Stream.concat(colour.map(YearColour::name).stream(), Stream.of(number.strip()))
                         .filter(part -> !part.isEmpty()).collect(Collectors.joining(" "));
                 if (stage.isCell()) {
@@ -147,7 +149,21 @@ public final class LifeFold {
                     clash(entry, "clash.noMarkToLose");
                 }
                 milestones.put(Milestone.MARK_LOST, day);
+                milestones.remove(Milestone.MARK_WORN);
                 mark = "";
+            }
+            case QueenEvent.MarkWorn _ -> {
+                if (mark.isEmpty()) {
+                    clash(entry, "clash.noMarkToLose");
+                } else {
+                    milestones.putIfAbsent(Milestone.MARK_WORN, day);
+                }
+            }
+            case QueenEvent.Clipped _ -> {
+                if (stage.isCell() || stage == Stage.VIRGIN) {
+                    clash(entry, "clash.clippedBeforeFlight");
+                }
+                milestones.putIfAbsent(Milestone.CLIPPED, day);
             }
             case QueenEvent.Noted _ -> {
                 // a note changes nothing that is reckoned with
@@ -224,7 +240,10 @@ public final class LifeFold {
         if (reached == Stage.JUDGED) {
             milestones.putIfAbsent(Milestone.EGGS_SEEN, entry.day());
         }
-        emergenceYear = emergenceYear == 0 ? entry.day().getYear() : emergenceYear;
+        // one who laid already when she came into the record stays as old as nobody knows
+        if (emergenceYear == 0 && (stage.isCell() || stage == Stage.VIRGIN)) {
+            emergenceYear = entry.day().getYear();
+        }
         if (stage == Stage.DRONE_LAYER) {
             clash(entry, "clash.workerBroodAfterDrones");
         }

@@ -30,9 +30,10 @@ public sealed interface QueenDeed extends AffectsQueens {
      * @param emergenceYear year of her colour, 0 if unknown
      * @param line the line she belongs to; empty if it is not known
      * @param origin where she comes from; empty if nobody said
+     * @param wears the mark she came with; empty if none
      */
     record Known(UUID queen, String code, String name, boolean breeder, Optional<UUID> mother, Stage stage,
-            int emergenceYear, String line, Optional<Origin> origin) implements QueenDeed {
+            int emergenceYear, String line, Optional<Origin> origin, Optional<YearColour> wears) implements QueenDeed {
         public Known {
             new Faults().text("code", code, 1, 40).text("name", name, 0, 60).text("line", line, 0, 60)
                     .unless(!stage.isCell() && !stage.isEnd(),
@@ -42,17 +43,26 @@ public sealed interface QueenDeed extends AffectsQueens {
                     .unless(mother.filter(queen::equals).isEmpty(), "fault.ownMother").refuse();
         }
 
+        /** Without a mark. */
+        public Known(UUID queen, String code, String name, boolean breeder, Optional<UUID> mother, Stage stage,
+                int emergenceYear, String line, Optional<Origin> origin) {
+            this(queen, code, name, breeder, mother, stage, emergenceYear, line, origin, Optional.empty());
+        }
+
         @Override
         public List<Touch> touches() {
             List<Touch> touches = new ArrayList<>();
             touches.add(Touch.itself(QUEEN, queen));
             mother.ifPresent(one -> touches.add(new Touch(QUEEN, one, Role.CONTEXT)));
+            origin.flatMap(Origin::hive).ifPresent(hive -> touches.add(new Touch(HiveDeed.HIVE, hive, Role.CONTEXT)));
             return touches;
         }
 
         @Override
         public Optional<QueenEvent> eventFor(UUID one) {
-            return one.equals(queen) ? Optional.of(new QueenEvent.Known(stage, emergenceYear)) : Optional.empty();
+            return one.equals(queen)
+                    ? Optional.of(new QueenEvent.Known(stage, emergenceYear, wears))
+                    : Optional.empty();
         }
     }
 
@@ -204,8 +214,17 @@ public sealed interface QueenDeed extends AffectsQueens {
         }
     }
 
-    /** A mother to graft from, or no longer one. */
-    record BreederSaid(UUID queen, boolean breeder) implements OfOne {
+    /**
+     * A mother to graft from, or no longer one.
+     *
+     * @param daughters that the season is to bring of her, 1–100,000; empty if nobody said: then about as many as of any other
+     */
+    record BreederSaid(UUID queen, boolean breeder, Optional<Integer> daughters) implements OfOne {
+        public BreederSaid {
+            daughters.ifPresent(many -> new Faults().within("daughters", many, 1, 100_000)
+                    .unless(breeder, "fault.noBreeder").refuse());
+        }
+
         @Override
         public QueenEvent event() {
             return new QueenEvent.Noted();

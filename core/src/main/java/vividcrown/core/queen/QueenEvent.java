@@ -89,8 +89,20 @@ public sealed interface QueenEvent {
     record Noted() implements QueenEvent {
     }
 
-    /** A queen that was here before the record, or was bought: her stage is stated, not followed. */
-    record Known(Stage stage, int emergenceYear) implements QueenEvent {
+    /** Seen, and her mark can hardly be read any more. */
+    record MarkWorn() implements QueenEvent {
+    }
+
+    /** One of her forewings is cut short. */
+    record Clipped() implements QueenEvent {
+    }
+
+    /**
+     * A queen that was here before the record, or was bought: her stage is stated, not followed.
+     *
+     * @param wears the mark she came with
+     */
+    record Known(Stage stage, int emergenceYear, Optional<YearColour> wears) implements QueenEvent {
         public Known {
             if (emergenceYear < 0 || emergenceYear > 2200) {
                 throw Wrong.of("wrong.QueenEvent", emergenceYear);

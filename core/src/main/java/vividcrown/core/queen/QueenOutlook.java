@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
@@ -166,7 +167,8 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
                 case GRAFTED, TAKEN, SEALED -> emergence.map(this::dueAsCell);
                 case VIRGIN -> emergence.map(span -> dueAsVirgin(span, comesGood));
                 case LAYING -> firstEggs.map(this::dueAsLayer);
-                case JUDGED -> life.isMarked() ? Optional.empty() : Optional.of(dueToMark());
+                case JUDGED ->
+                    life.isMarked() && !life.has(Milestone.MARK_WORN) ? Optional.empty() : Optional.of(dueToMark());
                 case DRONE_LAYER -> Optional.of(replace(life.on(Milestone.DRONE_BROOD_SEEN).orElse(today),
                         Reason.of(Source.COMMON_PRACTICE, "due.droneLayer")));
                 case NOT_TAKEN, CULLED, DUD, DEAD, TAKEN_OUT -> Optional.empty();
@@ -232,10 +234,19 @@ public record QueenOutlook(Optional<DatedSpan> emergence, Optional<DatedSpan> fl
                 return due(Work.CHECK_MARK, DaySpan.ofDays(0, 0, 7).from(lost.get()),
                         Reason.of(Source.COMMON_PRACTICE, "due.markLost", lost.get()));
             }
+            Optional<LocalDate> worn = life.on(Milestone.MARK_WORN);
+            if (worn.isPresent()) {
+                // nobody opens a hive for paint: whenever she is in hand anyway
+                return due(Work.MARK, DaySpan.ofDays(0, 30, 90).from(worn.get()),
+                        Reason.of(Source.COMMON_PRACTICE, "due.markWorn", worn.get(),
+                                life.mark().toLowerCase(Locale.ROOT)));
+            }
             LocalDate judged = life.on(Milestone.SEALED_BROOD_SEEN).orElse(today);
             return due(Work.MARK, DaySpan.ofDays(0, 0, 7).from(judged),
-                    Reason.of(scheme.source(), "due.mark", scheme.colourOf(life.emergenceYear()).sentence(),
-                            String.valueOf(life.emergenceYear())));
+                    scheme.colourOf(life.emergenceYear())
+                            .map(colour -> Reason.of(scheme.source(), "due.mark", colour.sentence(),
+                                    String.valueOf(life.emergenceYear())))
+                            .orElseGet(() -> Reason.of(scheme.source(), "due.markNoYear")));
         }
 
         private Due replace(LocalDate from, Reason reason) {

@@ -16,7 +16,11 @@ public enum Sight {
     /** Looked for, not seen. Weak evidence; she may still be there. */
     NOT_FOUND, DEAD,
     /** Seen, but her mark is gone. */
-    MARK_LOST;
+    MARK_LOST,
+    /** Seen, and her mark can hardly be read any more. */
+    MARK_WORN,
+    /** One of her forewings is cut short. */
+    CLIPPED;
 
     QueenEvent event() {
         return switch (this) {
@@ -31,6 +35,8 @@ public enum Sight {
             case NOT_FOUND -> new QueenEvent.NotFound();
             case DEAD -> new QueenEvent.Dead();
             case MARK_LOST -> new QueenEvent.MarkLost();
+            case MARK_WORN -> new QueenEvent.MarkWorn();
+            case CLIPPED -> new QueenEvent.Clipped();
         };
     }
 }

@@ -3,8 +3,11 @@ package vividcrown.core.requeening;
 import java.time.LocalDate;
 import java.time.Month;
 import java.util.Optional;
+import java.util.OptionalInt;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.journal.Faults;
+import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.YearColour;
 import vividcrown.core.reason.Sentence;
 
 /**
@@ -40,6 +43,22 @@ public record Age(int least, int most, boolean known) {
         }
         int winter = day.getMonthValue() >= Month.JULY.getValue() ? 1 : 0;
         return new Age(Math.max(0, years + winter - 1), Math.min(10, years + winter), true);
+    }
+
+    /**
+     * By the year in which she came out; where nobody knows it, by the mark she came with, if its colour tells the year. Taken for the
+     * last year of that colour: hardly any queen lives to wear it for five more. This year's paint tells nothing, for queens found without a
+     * mark get it too.
+     *
+     * @param year in which she emerged; 0 if nobody knows
+     * @param wears the mark she came with
+     */
+    public static Age of(int year, Optional<YearColour> wears, MarkingScheme scheme, LocalDate day, BeeYear bees) {
+        if (year != 0) {
+            return of(year, day, bees);
+        }
+        OptionalInt told = wears.map(colour -> scheme.yearOf(colour, day.getYear())).orElse(OptionalInt.empty());
+        return told.isEmpty() || told.getAsInt() == day.getYear() ? UNKNOWN : of(told.getAsInt(), day, bees);
     }
 
     /** By the day on which she came out. */

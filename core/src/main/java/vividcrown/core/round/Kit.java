@@ -43,7 +43,7 @@ public record Kit(Map<Item, Integer> items) {
             case CHECK_EMERGENCE, LOOK_FOR_EGGS, LOOK_AGAIN, FIND_AGAIN, JUDGE_BROOD -> NOTHING;
             case INTRODUCE_VIRGIN ->
                 of(Item.INTRODUCTION_CAGES, 1).plus(of(Item.SYRUP_DECILITRES, SYRUP_FOR_A_NUC_DECILITRES));
-            case MARK, CHECK_MARK -> emergenceYear == 0 ? NOTHING : of(paint(scheme.colourOf(emergenceYear)), 1);
+            case MARK, CHECK_MARK -> scheme.colourOf(emergenceYear).map(colour -> of(paint(colour), 1)).orElse(NOTHING);
             case REPLACE -> toGiveACell();
         };
     }
@@ -55,6 +55,9 @@ public record Kit(Map<Item, Integer> items) {
             case RED -> Item.PAINT_RED;
             case GREEN -> Item.PAINT_GREEN;
             case BLUE -> Item.PAINT_BLUE;
+            case ORANGE -> Item.PAINT_ORANGE;
+            case PINK -> Item.PAINT_PINK;
+            case SILVER -> Item.PAINT_SILVER;
         };
     }
 }

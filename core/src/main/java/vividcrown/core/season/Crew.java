@@ -43,6 +43,16 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
         return (int) Math.round(hoursADay * 60);
     }
 
+    /** The first working day that is not before {@code day}, at most two weeks on; the day itself if there is none. */
+    public LocalDate firstWorkdayFrom(LocalDate day) {
+        for (int on = 0; on < 14; on++) {
+            if (works(day.plusDays(on))) {
+                return day.plusDays(on);
+            }
+        }
+        return day;
+    }
+
     /** The last working day that is not after {@code day}, at most two weeks back; the day itself if there is none. */
     public LocalDate lastWorkdayUntil(LocalDate day) {
         for (int back = 0; back < 14; back++) {

@@ -26,6 +26,11 @@ public record Means(List<BreederQueen> breeders, List<CellBuilder> builders, int
         builders = List.copyOf(builders);
     }
 
+    /** Mating nucs that nothing that is running takes on that day. */
+    public int freeNucs(LocalDate day) {
+        return Math.max(0, nucs - busyNucs.on(day));
+    }
+
     public Means with(Crew other) {
         return new Means(breeders, builders, nucs, busyNucs, cages, other);
     }

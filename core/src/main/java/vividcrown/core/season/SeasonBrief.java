@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
@@ -73,6 +74,15 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
             lockFault(lock).ifPresent(faults::add);
         }
         return faults;
+    }
+
+    /** @throws IllegalArgumentException with every one of the {@link #faults()} */
+    public void refuse() {
+        List<Sentence> faults = faults();
+        if (!faults.isEmpty()) {
+            throw new IllegalArgumentException(
+                    faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
+        }
     }
 
     private Optional<Sentence> lockFault(BatchLock lock) {

@@ -10,12 +10,14 @@ import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.hive.FrameFormat;
 import vividcrown.core.journal.Faults;
 import vividcrown.core.judgement.Action;
+import vividcrown.core.merit.Score;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.queen.YearColour;
 import vividcrown.core.reason.Measures;
 import vividcrown.core.reason.Units;
 import vividcrown.core.reason.Wrong;
 import vividcrown.core.requeening.Requeening;
+import vividcrown.core.season.unfold.SeasonWorth;
 import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.swarm.SwarmSchool;
 
@@ -35,17 +37,21 @@ import vividcrown.core.swarm.SwarmSchool;
  *     such code
  * @param requeening the rule by which it changes queens; at two years if left out
  * @param spares share of its colonies for which it keeps a queen spare, 0–1; a tenth if left out
+ * @param worth what is worth how much to it, in minutes of its work; the usual if left out
+ * @param scale on which it marks colonies; 1 to 4 by halves if left out
  * @param mitePercent its own rule: mites for a hundred bees from which it acts, above 0, up to 20; empty if it has none
  */
 public record Settings(List<OwnFigure> figures, List<YearColour> marking, Units units, SwarmSchool swarm,
         Set<Action> preferred, List<OwnFormat> formats, SeasonHands season, List<OwnRecipe> recipes,
         Optional<String> dates, Optional<String> authority, Optional<Double> mitePercent, Optional<Double> weakFrames,
-        Optional<Requeening.Policy> requeening, Optional<Double> spares) {
+        Optional<Requeening.Policy> requeening, Optional<Double> spares, Optional<Score.Scale> scale,
+        Optional<SeasonWorth> worth) {
 
     /** What the trade does. */
     public static final Settings STANDARD = new Settings(List.of(), MarkingScheme.INTERNATIONAL.colours(), Units.METRIC,
             SwarmSchool.DESTROY_AND_RETURN, Set.of(), List.of(), SeasonHands.USUAL, List.of(),
-            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+            Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(),
+            Optional.empty(), Optional.empty());
 
     /**
      * @param name 1–60 characters

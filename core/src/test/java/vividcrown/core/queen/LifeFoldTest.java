@@ -139,10 +139,51 @@ class LifeFoldTest {
     void a_known_queen_begins_where_she_is() {
         QueenLife known = LifeFold.fold(
                 List.of(new LifeEntry(new UUID(0, 1), LocalDate.of(2026, 4, 1), 0,
-                        new QueenEvent.Known(Stage.JUDGED, 2024))),
+                        new QueenEvent.Known(Stage.JUDGED, 2024, Optional.empty()))),
                 LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
         assertThat(known.stage()).isEqualTo(Stage.JUDGED);
         assertThat(known.emergenceYear()).isEqualTo(2024);
         assertThat(known.has(Milestone.SEALED_BROOD_SEEN)).isTrue();
+    }
+
+    /** Eggs seen of an old queen say nothing of her year; those of a virgin do. */
+    @Test
+    void who_laid_already_is_not_made_young_by_being_seen_to_lay() {
+        assertThat(yearOf(Stage.LAYING)).isZero();
+        assertThat(yearOf(Stage.VIRGIN)).isEqualTo(2026);
+    }
+
+    private static int yearOf(Stage stage) {
+        return LifeFold.fold(List.of(known(0, new QueenEvent.Known(stage, 0, Optional.empty())),
+                known(25, new QueenEvent.SealedWorkerBroodSeen())), LarvaAge.FROM_12_TO_24_H, Assumptions.standard())
+                .life().emergenceYear();
+    }
+
+    @Test
+    void the_mark_she_came_with_wears_off_and_is_renewed() {
+        List<LifeEntry> record = new ArrayList<>(List.of(
+                known(0, new QueenEvent.Known(Stage.JUDGED, 0, Optional.of(YearColour.BLUE))),
+                known(20, new QueenEvent.MarkWorn())));
+        QueenLife worn = LifeFold.fold(record, LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
+        assertThat(worn.mark()).isEqualTo("BLUE");
+        assertThat(worn.has(Milestone.MARK_WORN)).isTrue();
+        record.add(known(40, new QueenEvent.Marked(Optional.of(YearColour.BLUE), "7")));
+        QueenLife renewed = LifeFold.fold(record, LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
+        assertThat(renewed.mark()).isEqualTo("BLUE 7");
+        assertThat(renewed.has(Milestone.MARK_WORN)).isFalse();
+    }
+
+    @Test
+    void a_virgin_is_not_clipped_for_she_has_to_fly() {
+        assertThat(LifeFold.fold(List.of(known(0, new QueenEvent.Known(Stage.VIRGIN, 2026, Optional.empty())),
+                known(2, new QueenEvent.Clipped())), LarvaAge.FROM_12_TO_24_H, Assumptions.standard())
+                .contradictions()).hasSize(1);
+        assertThat(LifeFold.fold(List.of(known(0, new QueenEvent.Known(Stage.LAYING, 2026, Optional.empty())),
+                known(2, new QueenEvent.Clipped())), LarvaAge.FROM_12_TO_24_H, Assumptions.standard())
+                .contradictions()).isEmpty();
+    }
+
+    private static LifeEntry known(int day, QueenEvent event) {
+        return new LifeEntry(new UUID(0, day), LocalDate.of(2026, 5, 1).plusDays(day), day, event);
     }
 }

@@ -20,16 +20,33 @@ class MarkingSchemeTest {
     @CsvSource({"2020, BLUE", "2021, WHITE", "2022, YELLOW", "2023, RED", "2024, GREEN", "2025, BLUE", "2026, WHITE",
             "2027, YELLOW", "2028, RED", "2029, GREEN"})
     void ten_years_in_a_row_have_the_colours_of_the_code(int year, YearColour colour) {
-        assertThat(MarkingScheme.INTERNATIONAL.colourOf(year)).isEqualTo(colour);
+        assertThat(MarkingScheme.INTERNATIONAL.colourOf(year)).contains(colour);
     }
 
     @Test
     void an_operation_may_have_its_own_colours_and_says_so() {
         MarkingScheme own = new MarkingScheme(List.of(BLUE, GREEN, RED, YELLOW, WHITE));
-        assertThat(own.colourOf(2026)).isEqualTo(BLUE);
-        assertThat(own.colourOf(2030)).isEqualTo(WHITE);
+        assertThat(own.colourOf(2026)).contains(BLUE);
+        assertThat(own.colourOf(2030)).contains(WHITE);
         assertThat(own.source()).isInstanceOf(Source.OwnRecord.class);
         assertThat(MarkingScheme.INTERNATIONAL.source()).isEqualTo(Source.MARKING_CODE);
+    }
+
+    @Test
+    void colours_that_tell_no_year_are_a_scheme_too() {
+        MarkingScheme none = new MarkingScheme(List.of());
+        assertThat(none.colourOf(2026)).isEmpty();
+        assertThat(none.yearOf(WHITE, 2026)).isEmpty();
+    }
+
+    /** International code; that hardly a queen lives five years: common practice. */
+    @Test
+    void a_colour_tells_the_last_year_that_had_it() {
+        assertThat(MarkingScheme.INTERNATIONAL.yearOf(WHITE, 2026)).hasValue(2026);
+        assertThat(MarkingScheme.INTERNATIONAL.yearOf(BLUE, 2026)).hasValue(2025);
+        assertThat(MarkingScheme.INTERNATIONAL.yearOf(YELLOW, 2026)).hasValue(2022);
+        assertThat(MarkingScheme.INTERNATIONAL.yearOf(YearColour.PINK, 2026)).isEmpty();
+        assertThat(MarkingScheme.INTERNATIONAL.colourOf(0)).isEmpty();
     }
 
     @Test

@@ -195,7 +195,7 @@ class QueenOutlookTest {
     @Test
     void a_queen_of_unknown_graft_has_no_invented_dates() {
         QueenLife known = LifeFold.fold(List.of(
-                new LifeEntry(new UUID(0, 1), day(0), 0, new QueenEvent.Known(Stage.JUDGED, 2025)),
+                new LifeEntry(new UUID(0, 1), day(0), 0, new QueenEvent.Known(Stage.JUDGED, 2025, Optional.empty())),
                 new LifeEntry(new UUID(0, 2), day(0), 1, QueenEvent.Placed.cell(Lives.NUC))),
                 LarvaAge.FROM_12_TO_24_H, Assumptions.standard()).life();
         QueenOutlook outlook = QueenOutlook.of(known, Optional.empty(), Assumptions.standard(), Rate.of(8, 2),

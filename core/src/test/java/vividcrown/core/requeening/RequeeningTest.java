@@ -12,6 +12,8 @@ import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
+import vividcrown.core.queen.MarkingScheme;
+import vividcrown.core.queen.YearColour;
 import vividcrown.core.requeening.Requeening.Action;
 import vividcrown.core.requeening.Requeening.Colony;
 import vividcrown.core.requeening.Requeening.Policy;
@@ -53,6 +55,23 @@ class RequeeningTest {
         Action action(Policy policy) {
             return on(JUNE, policy).action();
         }
+    }
+
+    /** A queen of unknown year that came with a mark: by its colour, except this year's, which found queens get too (common practice). */
+    @Test
+    void a_mark_narrows_an_unknown_age_but_never_overrides_a_year() {
+        assertThat(age(0, YearColour.GREEN)).isEqualTo(new Age(2, 2, true));
+        assertThat(age(2025, YearColour.GREEN)).isEqualTo(new Age(1, 1, true));
+        assertThat(age(0, YearColour.WHITE)).isEqualTo(Age.UNKNOWN);
+        assertThat(age(0, YearColour.PINK)).isEqualTo(Age.UNKNOWN);
+        assertThat(Age.of(0, Optional.of(YearColour.GREEN), new MarkingScheme(List.of()), JUNE, NORTH))
+                .isEqualTo(Age.UNKNOWN);
+        assertThat(Age.of(0, Optional.of(YearColour.GREEN), MarkingScheme.INTERNATIONAL, JUNE, SOUTH))
+                .as("a season in the south runs over New Year").isEqualTo(new Age(1, 2, true));
+    }
+
+    private static Age age(int year, YearColour wears) {
+        return Age.of(year, Optional.of(wears), MarkingScheme.INTERNATIONAL, JUNE, NORTH);
     }
 
     @Test

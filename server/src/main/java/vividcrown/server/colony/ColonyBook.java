@@ -21,6 +21,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.JudgementDeed;
 import vividcrown.core.judgement.Option;
 import vividcrown.core.judgement.SeenOfHer;
+import vividcrown.core.merit.MeritDeed;
 import vividcrown.core.mite.MiteDeed;
 import vividcrown.core.mite.MiteRecord;
 import vividcrown.core.queen.GivenAs;
@@ -62,20 +63,21 @@ public class ColonyBook {
      * @param moves frames that were moved, in the hive or out of it or into it
      * @param added frames that came from the store, and bees that were shaken in or out
      * @param mites what is known of its mites, and what was put in against them
+     * @param harvests honey that was taken
      */
     public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
             List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added,
-            MiteRecord mites) {
+            MiteRecord mites, List<Entry> harvests) {
 
         static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(),
-                List.of(), MiteRecord.NOTHING);
+                List.of(), MiteRecord.NOTHING, List.of());
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
             all.sort(Comparator.comparing(Reading::day));
-            return new Facts(reads, all, events, chosen, steps, moves, added, mites);
+            return new Facts(reads, all, events, chosen, steps, moves, added, mites, harvests);
         }
 
         Optional<LocalDate> lastRead() {
@@ -159,7 +161,7 @@ public class ColonyBook {
                 ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves,
                 ordered.stream().filter(entry -> entry.deed() instanceof HiveDeed.FramesAdded
                         || entry.deed() instanceof HiveDeed.BeesShaken).toList(),
-                MiteRecord.fold(ordered));
+                MiteRecord.fold(ordered), ofKind(ordered, MeritDeed.Harvested.class).toList());
     }
 
     private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {

@@ -146,7 +146,7 @@ final class DemoSeason {
             seen(queen, batch.day(34 + index % 3), Sight.SEALED_WORKER_BROOD);
             if (index % 7 != 3) {
                 queen(batch.day(36),
-                        new QueenDeed.Marked(queen, Optional.of(MarkingScheme.INTERNATIONAL.colourOf(YEAR)),
+                        new QueenDeed.Marked(queen, MarkingScheme.INTERNATIONAL.colourOf(YEAR),
                                 String.valueOf(index)));
             }
             if (index >= 22) {
@@ -343,7 +343,7 @@ final class DemoSeason {
                         ? Optional.of(new Origin(Origin.Kind.BOUGHT, "a breeder down the valley"))
                         : Optional.empty()),
                 owner);
-        queen(day, new QueenDeed.Marked(id(name), Optional.of(MarkingScheme.INTERNATIONAL.colourOf(year)), ""));
+        queen(day, new QueenDeed.Marked(id(name), MarkingScheme.INTERNATIONAL.colourOf(year), ""));
         String hive = name.equals("Runa") ? "H 1" : name.equals("Selva") ? "H 11" : "";
         if (!hive.isEmpty()) {
             add(LocalDate.of(2026, 4, 6), new QueenDeed.Placed(id(name), id(hive), GivenAs.LAYING_QUEEN,
@@ -381,9 +381,11 @@ final class DemoSeason {
                         owner);
                 Optional<UUID> yard = Optional.of(id(sister % 2 == 0 ? "Weir Bend" : "Quarry Terrace"));
                 double swing = new double[]{0, 0.5, -0.5, 0, 0.5, 0, -0.5, 0}[sister];
-                add(back, new MeritDeed.Scored(queen, Trait.TEMPER, Math.min(4, gentle + swing), yard), owner);
-                add(back, new MeritDeed.Scored(queen, Trait.CROP, crop - swing, yard), owner);
-                add(back, new MeritDeed.Scored(queen, Trait.WINTERING, 3 + swing, yard), owner);
+                add(back,
+                        new MeritDeed.Scored(queen, Trait.TEMPER, Math.min(4, gentle + swing), yard, Optional.empty()),
+                        owner);
+                add(back, new MeritDeed.Scored(queen, Trait.CROP, crop - swing, yard, Optional.empty()), owner);
+                add(back, new MeritDeed.Scored(queen, Trait.WINTERING, 3 + swing, yard, Optional.empty()), owner);
             }
         }
         add(back, new LineageDeed.Mated(id("Tessa"), LineageDeed.How.STATION, Optional.of(id("Orla")), 6, 12), owner);

@@ -230,7 +230,8 @@ final class ApiaryRows {
         if (row.isGood()) {
             row.made(() -> new QueenDeed.Known(queen, code, row.cell("name"), row.isYes("breeder"),
                     mother.map(one -> known.idOf(Kind.QUEEN, one)), stage.orElseThrow(), year.orElse(0),
-                    row.cell("line"), origin.map(kind -> new Origin(kind, row.cell("from")))))
+                    row.cell("line"), origin.map(kind -> new Origin(kind, row.cell("from"))),
+                    row.text("mark").flatMap(mark -> colour(mark.strip().split("\\s+")[0]))))
                     .ifPresent(one -> deeds.put("known " + code, one));
             row.text("hive").ifPresent(hive -> deeds.put("placed " + code,
                     new QueenDeed.Placed(queen, known.idOf(Kind.HIVE, hive),
@@ -267,14 +268,17 @@ final class ApiaryRows {
                 .map(Purpose::bearsVirgin).orElse(true);
     }
 
+    private static Optional<YearColour> colour(String word) {
+        return Arrays.stream(YearColour.values()).filter(one -> one.name().equalsIgnoreCase(word)).findFirst();
+    }
+
     /** A colour, a number, or both; a number alone has the colour of her year, where that is known. */
     private QueenDeed.Marked marked(UUID queen, String mark, Optional<Integer> year) {
         List<String> words = new ArrayList<>(List.of(mark.strip().split("\\s+")));
-        Optional<YearColour> colour = Arrays.stream(YearColour.values())
-                .filter(one -> one.name().equalsIgnoreCase(words.getFirst())).findFirst();
+        Optional<YearColour> colour = colour(words.getFirst());
         if (colour.isPresent()) {
             words.removeFirst();
         }
-        return new QueenDeed.Marked(queen, colour.or(() -> year.map(scheme::colourOf)), String.join(" ", words));
+        return new QueenDeed.Marked(queen, colour.or(() -> year.flatMap(scheme::colourOf)), String.join(" ", words));
     }
 }

@@ -74,6 +74,10 @@ public interface Hives extends Repository<HiveRow, UUID> {
             """)
     List<Hive> droneCombMeant();
 
+    /** Colonies of which nothing is left, since a day. */
+    @Query("select h from Hive h where h.endedOn >= :since and h.endReason = DIED_OUT")
+    List<Hive> diedSince(LocalDate since);
+
     default List<Hive> keptFor(Purpose... purposes) {
         return findByPurposeInAndEndedOnIsNullOrderByYardIdAscPositionAsc(List.of(purposes));
     }

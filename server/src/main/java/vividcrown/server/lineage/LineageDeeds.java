@@ -22,7 +22,8 @@ class LineageDeeds {
     @Bean
     DeedKinds lineageDeedKinds() {
         return DeedKinds.of(DeedKind.of("QUEEN_MATED", LineageDeed.Mated.class).through(this::mated),
-                DeedKind.of("QUEEN_SCORED", MeritDeed.Scored.class).through(this::scored));
+                DeedKind.of("QUEEN_SCORED", MeritDeed.Scored.class).through(this::scored),
+                DeedKind.of("HIVE_HARVESTED", MeritDeed.Harvested.class));
     }
 
     private LineageDeed.Mated mated(LineageDeed.Mated asked, Admission admission) {

@@ -216,7 +216,8 @@ class LineageFile {
                         .map(Yard::id));
         List<Desk.Told> told = new ArrayList<>();
         if (row.isGood()) {
-            row.made(() -> new MeritDeed.Scored(queen.orElseThrow(), trait.orElseThrow(), value.orElseThrow(), yard))
+            row.made(() -> new MeritDeed.Scored(queen.orElseThrow(), trait.orElseThrow(), value.orElseThrow(), yard,
+                    Optional.empty()))
                     .ifPresent(deed -> told.add(at(entry(id, "score " + row.line()), year, deed)));
         }
         return new Read(new LineageRow(row.line(), row.cell("queen"),

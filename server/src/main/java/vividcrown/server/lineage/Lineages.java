@@ -46,6 +46,12 @@ class Lineages {
             return Marks.together(merits, queen);
         }
 
+        /** Who is expected to be worth at least so much more than the mean, in marks. */
+        List<UUID> atLeast(double least) {
+            return stock.bees().keySet().stream()
+                    .filter(id -> together(id).filter(one -> one.value() >= least).isPresent()).toList();
+        }
+
         /** What her own brood is expected to lose, by whom she mated with. */
         MatingOutlook own(Bee queen) {
             return MatingOutlook.of(stock.kinship(), queen.id().toString(), MatingOutlook.Who.SHE,

@@ -1,8 +1,6 @@
 package vividcrown.server.lineage;
 
 import io.swagger.v3.oas.annotations.Operation;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import java.util.ArrayList;
@@ -22,30 +20,26 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.hive.Amount;
 import vividcrown.core.lineage.Breadth;
-import vividcrown.core.lineage.BroodLoss;
 import vividcrown.core.lineage.LineageDeed;
 import vividcrown.core.lineage.Mating;
 import vividcrown.core.lineage.MatingOutlook;
-import vividcrown.core.merit.Breeders;
 import vividcrown.core.merit.Merit;
 import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
-import vividcrown.server.lineage.LineageViews.BreedersView;
 import vividcrown.server.lineage.LineageViews.EstimateView;
 import vividcrown.server.lineage.LineageViews.MatingView;
 import vividcrown.server.lineage.Stocks.Bee;
 import vividcrown.server.problem.Refusal;
 
-/** Lines: which mothers earn their place, how broad the stock stands, who is grafted from next, what a mating would give. */
+/** Lines: which mothers earn their place, how broad the stock stands, what a mating would give. */
 @RestController
 @RequestMapping("/api/v1/lines")
 class LinesController {
 
     /** As akin as half-sisters of half-sisters: two lines nearer than that are told. */
     private static final double NEAR = 0.1;
-    private static final double SECONDS = 4;
     private static final int MOST_SHOWN = 300;
 
     /**
@@ -86,10 +80,6 @@ class LinesController {
     record LinesPage(List<LineOf> lines, double founders, double strangers, double effectiveLines, double kinship,
             List<FounderShare> byFounder, List<NearLines> near, List<MotherLine> mothers, List<String> ways,
             List<String> flags) {
-    }
-
-    /** @param found who is grafted from; left out where no choice keeps the bounds @param names by the ids in it @param why nothing was found */
-    record BreedersPage(@Nullable BreedersView found, Map<String, String> names, @Nullable String why) {
     }
 
     private final Lineages lineages;
@@ -161,49 +151,6 @@ class LinesController {
                                 Arrays.stream(theirs).average().orElse(0), theirs[theirs.length - 1])
                                 .map(LineageViews::thousandth),
                 known.of(bee.id()));
-    }
-
-    @GetMapping("/breeders")
-    @Operation(operationId = "breedersFor", summary = "Who of the living mothers is grafted from, and how many daughters each")
-    @Transactional(readOnly = true)
-    public BreedersPage breeders(@RequestParam(defaultValue = "100") @Min(1) @Max(100_000) int daughters,
-            @RequestParam(defaultValue = "0.25") @DecimalMin("0") @DecimalMax("1") double kinship,
-            @RequestParam(defaultValue = "3") @Min(1) @Max(50) int lines,
-            @RequestParam(defaultValue = "0.5") @DecimalMin("0.05") @DecimalMax("1") double mostOfOne) {
-        Lineages.Known known = lineages.known(today.day());
-        List<Bee> may = known.stock().bees().values().stream().filter(Bee::alive)
-                .filter(bee -> bee.breeder() || known.together(bee.id()).filter(one -> one.value() > 0).isPresent())
-                .filter(bee -> bee.stage() == Stage.LAYING || bee.stage() == Stage.JUDGED)
-                .sorted(Comparator.comparingDouble((Bee bee) -> known.together(bee.id()).map(Merit.Estimate::value)
-                        .orElse(0.0)).reversed())
-                .limit(200).toList();
-        if (may.isEmpty()) {
-            return new BreedersPage(null, Map.of(), Sentence.of("breeders.nobody").toString());
-        }
-        List<Breeders.Candidate> candidates = may.stream().map(bee -> {
-            Optional<Merit.Estimate> merit = known.together(bee.id());
-            return new Breeders.Candidate(bee.id().toString(), bee.line(),
-                    merit.map(Merit.Estimate::value).orElse(0.0), merit.map(Merit.Estimate::reliability).orElse(0.0));
-        }).toList();
-        Optional<Breeders> found = Breeders.choose(candidates,
-                known.stock().kinship().among(candidates.stream().map(Breeders.Candidate::queen).toList()),
-                new Breeders.Wish(daughters, kinship, lines, mostOfOne), SECONDS);
-        Map<String, String> names = new TreeMap<>();
-        may.forEach(bee -> names.put(bee.id().toString(), bee.said()));
-        BreedersView view = found.map(BreedersView::of).map(one -> new BreedersView(one.chosen(), one.merit(),
-                one.kinship(), one.gap(), one.lineMore(),
-                one.warnings().stream().map(text -> named(text, names)).toList()))
-                .orElse(null);
-        return new BreedersPage(view, names,
-                found.isPresent() ? null : Sentence.of("breeders.none", lines, kinship).toString());
-    }
-
-    private static String named(String text, Map<String, String> names) {
-        String said = text;
-        for (Map.Entry<String, String> one : names.entrySet()) {
-            said = said.replace(one.getKey(), one.getValue());
-        }
-        return said;
     }
 
     /** @param queenCode who is to mate @param mating what it would give */

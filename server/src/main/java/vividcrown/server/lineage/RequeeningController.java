@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -22,6 +23,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.merit.Merit;
+import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reading.Suspicion;
@@ -110,17 +112,22 @@ class RequeeningController {
                 .filter(hive -> yard == null || hive.yardId().equals(yard)).toList();
         Map<UUID, ColonyGlances.Glance> seen = glances.of(rows, places, day);
         Lineages.Known known = lineages.known(day);
+        MarkingScheme scheme = settings.scheme();
+        Map<UUID, Flow> flowOf = new HashMap<>();
         List<RequeeningLine> lines = new ArrayList<>();
         List<Requeening> all = new ArrayList<>();
         for (Hive hive : rows) {
             Yard place = Objects.requireNonNull(places.get(hive.yardId()));
             Optional<Bee> queen = hive.queenId().filter(known.stock()::knows).map(known.stock()::bee);
             BeeYear year = new BeeYear(place.isSouthern(), place.climateOfPlace());
-            Age age = Age.of(queen.map(Bee::born).orElse(0), day, year);
+            Age age = Age.of(queen.map(Bee::born).orElse(0), queen.flatMap(bee -> Optional.ofNullable(bee.wears())),
+                    scheme, day, year);
             Optional<Merit.Estimate> merit = queen.flatMap(bee -> known.together(bee.id()));
             Requeening found = Requeening
-                    .of(colony(hive, Objects.requireNonNull(seen.get(hive.id())), place, queen, age,
-                            merit, day), rule, day, year, settings.assumptions());
+                    .of(colony(hive, Objects.requireNonNull(seen.get(hive.id())), place, queen, age, merit,
+                            flowOf.computeIfAbsent(place.id(), _ -> flows.at(place, day)
+                                    .map(YardFlow.FlowView::flow).orElse(Flow.LITTLE)),
+                            day), rule, day, year, settings.assumptions());
             all.add(found);
             lines.add(new RequeeningLine(hive.id(), hive.code(), place.name(), queen.map(Bee::id).orElse(null),
                     queen.map(Bee::said).orElse(""), queen.map(Bee::line).orElse(""), age.sentence().toString(),
@@ -134,11 +141,11 @@ class RequeeningController {
         int change = Requeening.wanted(all, 0);
         int wanted = Requeening.wanted(all, spares);
         return new RequeeningPage(rule, lines, wanted, change, wanted - change,
-                list.list(QueenListController.Kept.FOR_SALE, null, null, null, null, null, null, 0).all());
+                list.atHand());
     }
 
     private Requeening.Colony colony(Hive hive, ColonyGlances.Glance glance, Yard place, Optional<Bee> queen, Age age,
-            Optional<Merit.Estimate> merit, LocalDate day) {
+            Optional<Merit.Estimate> merit, Flow flow, LocalDate day) {
         Verdict verdict = glance.verdict();
         ColonyBook.Facts facts = glance.facts();
         Optional<LocalDate> given = Marks.changed(facts);
@@ -159,7 +166,7 @@ class RequeeningController {
                 Suspicion.of(facts.readings()).stops(), merit.map(Merit.Estimate::value),
                 merit.map(Merit.Estimate::reliability).orElse(0.0),
                 given.map(from -> (int) ChronoUnit.DAYS.between(from, day)).filter(days -> days >= 0),
-                history(facts, day), flows.at(place, day).map(YardFlow.FlowView::flow).orElse(Flow.LITTLE));
+                history(facts, day), flow);
     }
 
     /** Looks of this season with holes, two within a fortnight counted once. */

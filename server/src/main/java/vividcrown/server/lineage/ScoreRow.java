@@ -14,7 +14,7 @@ import vividcrown.core.journal.Entry;
 import vividcrown.core.merit.MeritDeed;
 import vividcrown.core.merit.Trait;
 
-/** A mark that somebody gave. */
+/** A mark that somebody gave, on the usual scale. */
 @Entity
 @Table(name = "queen_score")
 class ScoreRow {
@@ -37,7 +37,7 @@ class ScoreRow {
         this.id = entry.id();
         this.queenId = scored.queen();
         this.trait = scored.trait();
-        this.value = scored.value();
+        this.value = scored.usual();
         this.yardId = scored.yard().orElse(null);
         this.scoredOn = entry.day();
     }

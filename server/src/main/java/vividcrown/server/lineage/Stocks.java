@@ -21,6 +21,7 @@ import vividcrown.core.lineage.LineageDeed;
 import vividcrown.core.lineage.Mating;
 import vividcrown.core.lineage.Pedigree;
 import vividcrown.core.queen.Stage;
+import vividcrown.core.queen.YearColour;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
@@ -50,10 +51,11 @@ class Stocks {
      *
      * @param line effective: her own, or that of the nearest mother who has one
      * @param born year; 0 if nobody knows
+     * @param wears the mark she came with
      * @param matingHive the hive from which she mated, as far as is known
      */
     record Bee(UUID id, String code, String name, String line, @Nullable UUID mother, Stage stage, boolean alive,
-            boolean breeder, int born, @Nullable UUID hive, @Nullable UUID matingHive) {
+            boolean breeder, int born, @Nullable YearColour wears, @Nullable UUID hive, @Nullable UUID matingHive) {
         String said() {
             return name.isEmpty() ? code : name;
         }
@@ -65,7 +67,8 @@ class Stocks {
 
     /** As the table has her. */
     private record Row(UUID id, String code, String name, @Nullable String line, @Nullable UUID motherId, String stage,
-            boolean alive, boolean breeder, int born, @Nullable UUID hiveId, @Nullable UUID matingHiveId) {
+            boolean alive, boolean breeder, int born, @Nullable YearColour wears, @Nullable UUID hiveId,
+            @Nullable UUID matingHiveId) {
     }
 
     /**
@@ -86,7 +89,7 @@ class Stocks {
     Stock stock(LocalDate today) {
         Map<UUID, Row> rows = new LinkedHashMap<>();
         jdbc.sql("""
-                select id, code, name, line, mother_id, stage, alive, breeder, hive_id, mating_hive_id,
+                select id, code, name, line, mother_id, stage, alive, breeder, wears, hive_id, mating_hive_id,
                        coalesce(nullif(emergence_year, 0), extract(year from grafted_on)::int, 0) as born
                   from queen q where stage not in ('GRAFTED', 'TAKEN', 'SEALED', 'NOT_TAKEN', 'CULLED', 'DUD')
                  order by code""").query(Row.class).list().forEach(row -> rows.put(row.id(), row));
@@ -144,7 +147,8 @@ class Stocks {
         String said = line.line();
         return new Bee(row.id(), row.code(), row.name(),
                 said != null ? said : line.name().isEmpty() ? line.code() : line.name(), row.motherId(),
-                Stage.valueOf(row.stage()), row.alive(), row.breeder(), row.born(), row.hiveId(), row.matingHiveId());
+                Stage.valueOf(row.stage()), row.alive(), row.breeder(), row.born(), row.wears(), row.hiveId(),
+                row.matingHiveId());
     }
 
     /** What was said, and for queens of this season that flew what the own drone colonies around make likely. */

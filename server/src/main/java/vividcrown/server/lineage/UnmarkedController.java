@@ -28,6 +28,7 @@ import vividcrown.server.hive.Hives;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.Queens;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.yard.Yard;
 import vividcrown.server.yard.Yards;
 
@@ -54,13 +55,16 @@ class UnmarkedController {
     private final Hives hives;
     private final Yards yards;
     private final ColonyBook book;
+    private final SettingsInForce settings;
     private final Today today;
 
-    UnmarkedController(Queens queens, Hives hives, Yards yards, ColonyBook book, Today today) {
+    UnmarkedController(Queens queens, Hives hives, Yards yards, ColonyBook book, SettingsInForce settings,
+            Today today) {
         this.queens = queens;
         this.hives = hives;
         this.yards = yards;
         this.book = book;
+        this.settings = settings;
         this.today = today;
     }
 
@@ -95,8 +99,9 @@ class UnmarkedController {
                 found.settles().stream().map(Object::toString).toList());
     }
 
-    private static Age age(Queen queen, Yard yard, LocalDate day) {
-        return Age.of(queen.life().emergenceYear(), day, new BeeYear(yard.isSouthern(), yard.climateOfPlace()));
+    private Age age(Queen queen, Yard yard, LocalDate day) {
+        return Age.of(queen.life().emergenceYear(), queen.wears(), settings.scheme(), day,
+                new BeeYear(yard.isSouthern(), yard.climateOfPlace()));
     }
 
     private static Seen said(boolean so) {

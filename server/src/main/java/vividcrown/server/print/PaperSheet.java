@@ -51,6 +51,9 @@ public final class PaperSheet {
     private static final float CODE_POINTS = 56;
     private static final int CODE_PIXELS = 168;
     private static final float[] WITH_BOX = {1, 24};
+    private static final int LABELS_IN_A_ROW = 3;
+    private static final float LABEL_POINTS = 74;
+    private static final float[] WITH_SMALL_CODE = {3, 5};
     private static final float[] WITH_CODE = {1, 5};
 
     private final ByteArrayOutputStream bytes = new ByteArrayOutputStream();
@@ -134,6 +137,38 @@ public final class PaperSheet {
         right.setBorder(Rectangle.BOTTOM);
         row.addCell(right);
         document.add(row);
+        return this;
+    }
+
+    /** @param address what the code on it opens */
+    public record Label(String name, List<String> lines, String address) {
+        public Label {
+            lines = List.copyOf(lines);
+        }
+    }
+
+    /** Labels to be cut out, three in a row, each with its code to be scanned. */
+    public PaperSheet labels(List<Label> labels) {
+        PdfPTable sheet = new PdfPTable(LABELS_IN_A_ROW);
+        sheet.setWidthPercentage(100);
+        sheet.setSpacingBefore(8);
+        for (Label label : labels) {
+            PdfPTable one = new PdfPTable(WITH_SMALL_CODE);
+            PdfPCell left = new PdfPCell(code(label.address()));
+            left.setBorder(Rectangle.NO_BORDER);
+            one.addCell(left);
+            Phrase words = new Phrase(new Chunk(label.name() + "\n", middle));
+            label.lines().forEach(line -> words.add(new Chunk(line + "\n", usual)));
+            PdfPCell right = new PdfPCell(words);
+            right.setBorder(Rectangle.NO_BORDER);
+            one.addCell(right);
+            PdfPCell cut = new PdfPCell(one);
+            cut.setPadding(4);
+            cut.setFixedHeight(LABEL_POINTS);
+            sheet.addCell(cut);
+        }
+        sheet.completeRow();
+        document.add(sheet);
         return this;
     }
 

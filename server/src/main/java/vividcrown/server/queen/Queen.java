@@ -6,6 +6,7 @@ import vividcrown.core.queen.CullReason;
 import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.Stage;
+import vividcrown.core.queen.YearColour;
 
 /** A cell, virgin or queen: one row from cup to her end, made from her entries. */
 public interface Queen {
@@ -40,6 +41,12 @@ public interface Queen {
 
     /** Where she comes from, if somebody said; a cup comes from its graft. */
     Optional<Origin> origin();
+
+    /** How many daughters the season is to bring of her; empty if nobody said. */
+    Optional<Integer> wishedDaughters();
+
+    /** The mark she came with. */
+    Optional<YearColour> wears();
 
     Optional<CullReason> cullReason();
 }

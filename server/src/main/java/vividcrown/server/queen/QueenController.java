@@ -2,23 +2,32 @@ package vividcrown.server.queen;
 
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.Origin;
 import vividcrown.core.queen.QueenDeed;
+import vividcrown.core.queen.QueenLife;
+import vividcrown.core.queen.YearColour;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.Hives;
 import vividcrown.server.page.Page;
 import vividcrown.server.problem.Refusal;
+import vividcrown.server.settings.SettingsInForce;
 
 /** Queens: one, the breeder queens, or by search. */
 @RestController
@@ -35,20 +44,28 @@ class QueenController {
      * @param breeder a mother to graft from
      * @param line the line she belongs to; a mother whose line nobody gave is a line of her own
      * @param origin where she comes from, if somebody said
+     * @param originHive code of the hive that raised her
+     * @param wears the mark she came with
+     * @param marks what there is to say of her mark and wings
      */
     record QueenPage(QueenView queen, int daughters, int daughtersLaying, boolean breeder, String line,
-            @Nullable Origin origin) {
+            @Nullable Origin origin, @Nullable String originHive, @Nullable YearColour wears, List<String> marks) {
     }
 
     private final Queens queens;
     private final QueenTable table;
     private final QueenReader reader;
+    private final Hives hives;
+    private final SettingsInForce settings;
     private final Today today;
 
-    QueenController(Queens queens, QueenTable table, QueenReader reader, Today today) {
+    QueenController(Queens queens, QueenTable table, QueenReader reader, Hives hives, SettingsInForce settings,
+            Today today) {
         this.queens = queens;
         this.table = table;
         this.reader = reader;
+        this.hives = hives;
+        this.settings = settings;
         this.today = today;
     }
 
@@ -59,7 +76,23 @@ class QueenController {
                 .orElseThrow(() -> Refusal.notHere(QueenDeed.QUEEN, id));
         Queens.Daughters daughters = queens.daughters(id);
         return new QueenPage(reader.view(List.of(queen), today.day()).getFirst(), (int) daughters.all(),
-                (int) daughters.laid(), queen.breeder(), queens.lineOf(queen), queen.origin().orElse(null));
+                (int) daughters.laid(), queen.breeder(), queens.lineOf(queen), queen.origin().orElse(null),
+                queen.origin().flatMap(Origin::hive).flatMap(hives::findById).map(Hive::code).orElse(null),
+                queen.wears().orElse(null), marks(queen.life()).map(Object::toString).toList());
+    }
+
+    /** The colour never overrides a known year: where they differ it is said. */
+    private Stream<Sentence> marks(QueenLife life) {
+        Optional<YearColour> due = settings.scheme().colourOf(life.emergenceYear());
+        Optional<YearColour> worn = Arrays.stream(YearColour.values())
+                .filter(one -> life.mark().startsWith(one.name())).findFirst();
+        return Stream.of(
+                due.filter(colour -> worn.filter(one -> one != colour).isPresent())
+                        .map(colour -> Sentence.of("queen.markDiffers", worn.get().sentence(), colour.sentence(),
+                                String.valueOf(life.emergenceYear()))),
+                life.on(Milestone.MARK_WORN).map(day -> Sentence.of("queen.markWorn", day)),
+                life.on(Milestone.CLIPPED).map(day -> Sentence.of("queen.clipped", day)))
+                .flatMap(Optional::stream);
     }
 
     /** Mothers to graft from, by their codes. */

@@ -115,7 +115,7 @@ public class QueenReader {
                 life.isAlive(), hive, inHive ? hiveCodes.get(hive) : null, queen.cage().orElse(null),
                 queen.graftId().orElse(null), queen.bar(), queen.cup(), queen.motherId().orElse(null),
                 queen.motherId().map(mothers::get).orElse(null), life.emergenceYear(), life.mark(),
-                life.emergenceYear() == 0 ? null : own.scheme().colourOf(life.emergenceYear()),
+                own.scheme().colourOf(life.emergenceYear()).orElse(null),
                 queen.cullReason().orElse(null), outlook.isLate(),
                 due.map(job -> job.isOverdueOn(today)).orElse(false), outlook.comesGood().orElse(null),
                 due.map(QueenReader::dueView).orElse(null), threadView(one, own.assumptions(), today));
@@ -153,7 +153,7 @@ public class QueenReader {
         return switch (milestone) {
             case TAKE_COUNTED, SEALED_SEEN, PLACED_AS_CELL, PLACED_AS_VIRGIN, CAGED, EMERGED_SEEN,
                     LAST_LOOK_WITHOUT_EGGS, EGGS_SEEN, SEALED_BROOD_SEEN, DRONE_BROOD_SEEN, NOT_FOUND, MARKED,
-                    MARK_LOST ->
+                    MARK_LOST, MARK_WORN, CLIPPED ->
                 true;
             case GRAFTED, VIRGIN_SEEN, ENDED -> false;
         };

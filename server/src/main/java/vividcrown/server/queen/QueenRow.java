@@ -24,6 +24,7 @@ import vividcrown.core.queen.QueenEvent;
 import vividcrown.core.queen.QueenLife;
 import vividcrown.core.queen.Stage;
 import vividcrown.core.queen.Whereabouts;
+import vividcrown.core.queen.YearColour;
 
 /** A cell, virgin or queen: one row from cup to her end, made from her entries. */
 @Entity(name = "Queen")
@@ -46,9 +47,13 @@ class QueenRow implements Queen, Persistable<UUID> {
     private @Nullable UUID motherId;
     private @Nullable String line;
     private boolean breeder;
+    private @Nullable Integer wishedDaughters;
     @Enumerated(EnumType.STRING)
     private Origin.@Nullable Kind origin;
     private @Nullable String originFrom;
+    private @Nullable UUID originHive;
+    @Enumerated(EnumType.STRING)
+    private @Nullable YearColour wears;
     @Enumerated(EnumType.STRING)
     private Stage stage;
     private boolean alive;
@@ -77,6 +82,8 @@ class QueenRow implements Queen, Persistable<UUID> {
     private @Nullable LocalDate notFoundOn;
     private @Nullable LocalDate markedOn;
     private @Nullable LocalDate markLostOn;
+    private @Nullable LocalDate markWornOn;
+    private @Nullable LocalDate clippedOn;
     private @Nullable LocalDate endedOn;
     @Enumerated(EnumType.STRING)
     private @Nullable CullReason cullReason;
@@ -119,6 +126,8 @@ class QueenRow implements Queen, Persistable<UUID> {
         motherId = known.mother().orElse(null);
         origin = known.origin().map(Origin::kind).orElse(null);
         originFrom = known.origin().map(Origin::from).filter(from -> !from.isEmpty()).orElse(null);
+        originHive = known.origin().flatMap(Origin::hive).orElse(null);
+        wears = known.wears().orElse(null);
         line = known.line().isEmpty() ? null : known.line();
         return this;
     }
@@ -201,6 +210,8 @@ class QueenRow implements Queen, Persistable<UUID> {
             case NOT_FOUND -> notFoundOn;
             case MARKED -> markedOn;
             case MARK_LOST -> markLostOn;
+            case MARK_WORN -> markWornOn;
+            case CLIPPED -> clippedOn;
             case ENDED -> endedOn;
         };
     }
@@ -222,6 +233,8 @@ class QueenRow implements Queen, Persistable<UUID> {
             case NOT_FOUND -> notFoundOn = day;
             case MARKED -> markedOn = day;
             case MARK_LOST -> markLostOn = day;
+            case MARK_WORN -> markWornOn = day;
+            case CLIPPED -> clippedOn = day;
             case ENDED -> endedOn = day;
         }
     }
@@ -286,16 +299,28 @@ class QueenRow implements Queen, Persistable<UUID> {
         return breeder;
     }
 
-    /** @param said whether she is a mother to graft from, as somebody said last */
-    void breeds(boolean said) {
+    @Override
+    public Optional<Integer> wishedDaughters() {
+        return Optional.ofNullable(wishedDaughters);
+    }
+
+    /** @param said whether she is a mother to graft from, and for how many, as somebody said last */
+    void breeds(boolean said, Optional<Integer> daughters) {
         breeder = said;
+        wishedDaughters = daughters.orElse(null);
     }
 
     @Override
     public Optional<Origin> origin() {
         return origin == null
                 ? Optional.empty()
-                : Optional.of(new Origin(origin, originFrom == null ? "" : originFrom));
+                : Optional
+                        .of(new Origin(origin, originFrom == null ? "" : originFrom, Optional.ofNullable(originHive)));
+    }
+
+    @Override
+    public Optional<YearColour> wears() {
+        return Optional.ofNullable(wears);
     }
 
     @Override

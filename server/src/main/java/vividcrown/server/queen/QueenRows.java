@@ -75,7 +75,7 @@ class QueenRows {
             Optional<Batches.Batch> batch = queen.graftId().map(grafts::get);
             clashes.put(queen.id(), fold(queen, batch, records.getOrDefault(queen.id(), List.of()), assumptions));
             // nobody grafts from a cell, whatever was said of it
-            queen.breeds(!queen.stage().isCell() && breeds(queen.id(), records.getOrDefault(queen.id(), List.of())));
+            breeds(queen, queen.stage().isCell() ? List.of() : records.getOrDefault(queen.id(), List.of()));
             lines.put(queen.id(), QueenAgenda.of(queen.life(), batch.map(Batches.Batch::plan), assumptions, mating,
                     scheme));
             queen.hiveId().ifPresent(hives::add);
@@ -107,16 +107,18 @@ class QueenRows {
     }
 
     /** The last to speak is right. */
-    private static boolean breeds(UUID queen, List<Entry> record) {
+    private static void breeds(QueenRow queen, List<Entry> record) {
         boolean breeds = false;
+        Optional<Integer> daughters = Optional.empty();
         for (Entry entry : record) {
-            if (entry.deed() instanceof QueenDeed.Known known && known.queen().equals(queen)) {
+            if (entry.deed() instanceof QueenDeed.Known known && known.queen().equals(queen.id())) {
                 breeds = known.breeder();
             } else if (entry.deed() instanceof QueenDeed.BreederSaid said) {
                 breeds = said.breeder();
+                daughters = said.daughters();
             }
         }
-        return breeds;
+        queen.breeds(breeds, breeds ? daughters : Optional.empty());
     }
 
     private Map<UUID, Batches.Batch> batchesOf(List<QueenRow> rows) {

@@ -142,7 +142,7 @@ class ReckonController {
                 outlook.handsOff().stream()
                         .map(shut -> new HandsOff(SpanView.of(shut.days()), ReasonView.of(shut.reason()))).toList(),
                 outlook.isLate(), outlook.comesGood().orElse(null),
-                life.emergenceYear() == 0 ? null : MarkingScheme.INTERNATIONAL.colourOf(life.emergenceYear()),
+                MarkingScheme.INTERNATIONAL.colourOf(life.emergenceYear()).orElse(null),
                 folded.contradictions().stream()
                         .map(one -> new Clash((int) one.entry().getLeastSignificantBits(), one.clash().toString()))
                         .toList());
@@ -184,7 +184,8 @@ class ReckonController {
             throw Refusal.invalid("known.stage",
                     Sentence.of("refusal.knownCell", Sentence.of("stage." + known.stage().name())));
         }
-        return new QueenEvent.Known(known.stage(), Objects.requireNonNullElse(known.emergenceYear(), 0));
+        return new QueenEvent.Known(known.stage(), Objects.requireNonNullElse(known.emergenceYear(), 0),
+                Optional.empty());
     }
 
     private static QueenEvent event(Seen seen) {

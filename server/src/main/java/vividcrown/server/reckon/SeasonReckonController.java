@@ -23,6 +23,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
@@ -163,7 +164,8 @@ class SeasonReckonController {
         if (counts != null) {
             for (OwnCount count : counts) {
                 try {
-                    rates.put(count.step(), count.step().prior().updatedBy(count.succeeded(), count.tried()));
+                    rates.put(count.step(), StepOdds.counted(count.step().prior(), count.succeeded(), count.tried())
+                            .overall());
                 } catch (IllegalArgumentException outside) {
                     findings.add(new Refusal.Finding("counts." + count.step(), outside.getMessage() + "."));
                 }

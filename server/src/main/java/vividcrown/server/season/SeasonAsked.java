@@ -15,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
@@ -117,9 +118,12 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
             @Nullable Double assurance) {
     }
 
-    /** @param line her line; her own id if left out */
+    /**
+     * @param line her line; her own id if left out
+     * @param daughters that are wished of her; as many as of the others if left out
+     */
     public record BreederAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
-            @Nullable @Size(max = LONGEST_NAME) String line) {
+            @Nullable @Size(max = LONGEST_NAME) String line, @Nullable @Min(1) @Max(100_000) Integer daughters) {
     }
 
     /**
@@ -244,7 +248,9 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                 BuilderSchool.STARTER_THEN_FINISHER, Objects.requireNonNullElse(placing, Placing.CELLS_TO_NUCS),
                 GraftPlan.PROPER_INCUBATOR_CELSIUS);
         Means means = new Means(breeders.stream()
-                .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id()))).toList(),
+                .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id()),
+                        one.daughters() == null ? OptionalInt.empty() : OptionalInt.of(one.daughters())))
+                .toList(),
                 boxes, nucs, day -> orNone(nucsTaken).stream()
                         .filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
                         .mapToInt(TakenAsked::count).sum(),
@@ -330,12 +336,10 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         learnFrom.stream().collect(Collectors.groupingBy(Map.Entry::getKey,
                 Collectors.mapping(Map.Entry::getValue, Collectors.toList())))
                 .forEach((step, batches) -> steps.put(step, StepOdds.learnt(step.prior(), batches)));
-        Map<LossStep, Rate> counted = new EnumMap<>(LossStep.class);
-        for (CountAsked count : orNone(counts)) {
-            counted.put(count.step(), counted.getOrDefault(count.step(), count.step().prior())
-                    .updatedBy(count.succeeded(), count.tried()));
-        }
-        counted.forEach((step, rate) -> steps.put(step, StepOdds.of(rate)));
+        orNone(counts).stream().collect(Collectors.groupingBy(CountAsked::step))
+                .forEach((step, counted) -> steps.put(step, StepOdds.counted(step.prior(),
+                        counted.stream().mapToInt(CountAsked::succeeded).sum(),
+                        counted.stream().mapToInt(CountAsked::tried).sum())));
         return new SeasonRates(steps);
     }
 

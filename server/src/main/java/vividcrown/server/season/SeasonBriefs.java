@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -188,7 +189,8 @@ class SeasonBriefs {
                         stand -> Objects.requireNonNull(places.get(stand.yard())).name()));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
-        Means means = new Means(mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line())).toList(),
+        Means means = new Means(mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line(),
+                one.wishedDaughters().map(OptionalInt::of).orElse(OptionalInt.empty()))).toList(),
                 cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
                 boxesOfQueens.size() + Objects.requireNonNullElse(whatIf.moreNucs(), 0),
                 taken(batches, assumptions, day), hands.cages(), new Crew(

@@ -35,11 +35,15 @@ import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
 import vividcrown.core.season.supply.GraftsNeeded;
 import vividcrown.core.season.supply.SupplyBand;
+import vividcrown.core.season.unfold.Lives;
+import vividcrown.core.season.unfold.SeasonWorth;
+import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.demand.QueenOrder;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.rearing.Graft;
+import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -49,6 +53,7 @@ import vividcrown.server.wire.SpanView;
 class SeasonController {
 
     private static final int EXAMPLE_QUEENS = 40;
+    private static final int LIVES = 30;
 
     /**
      * A demand as it stands today.
@@ -62,6 +67,13 @@ class SeasonController {
     record Standing(UUID order, String demand, String customer, boolean ownNeed, Product product, int count,
             LocalDate from, LocalDate until, @Nullable String line, int priority, double assurance, double chance,
             Promise.State state, List<ReasonView> reasons) {
+    }
+
+    /**
+     * @param chance share of the lives in which the whole number was there in time, 0–1
+     * @param lives how often the rest of the season was lived through
+     */
+    record PlanningOdds(String demand, double chance, int lives) {
     }
 
     /** @param graft the planned graft, so that it can be fixed or opened */
@@ -93,13 +105,35 @@ class SeasonController {
     }
 
     private final SeasonBriefs briefs;
+    private final SettingsInForce settings;
     private final SeasonSearches searches;
     private final PlanAdoption adoption;
 
-    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption) {
+    SeasonController(SeasonBriefs briefs, SettingsInForce settings, SeasonSearches searches, PlanAdoption adoption) {
         this.briefs = briefs;
+        this.settings = settings;
         this.searches = searches;
         this.adoption = adoption;
+    }
+
+    /** What to graft and to place in the week ahead, and why that many. */
+    @GetMapping("/week")
+    @Operation(operationId = "weekAhead", summary = "What to graft and to place in the week ahead, and why that many")
+    public WeekAheadView week() {
+        SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
+        SeasonWorth worth = settings.current().worth().orElse(SeasonWorth.USUAL);
+        return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(made.brief(), worth), ""));
+    }
+
+    /** How often each order is kept if one goes on planning: the rest of the season lived through, which takes seconds. */
+    @GetMapping("/week/odds")
+    @Operation(operationId = "oddsWithPlanning", summary = "How often each order is whole on its day if it is planned again on every graft day")
+    public List<PlanningOdds> oddsWithPlanning() {
+        SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
+        SeasonWorth worth = settings.current().worth().orElse(SeasonWorth.USUAL);
+        return Refusal.checked(() -> Lives.odds(made.brief(), worth, LIVES), "").entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .map(one -> new PlanningOdds(one.getKey(), one.getValue(), LIVES)).toList();
     }
 
     /** How what is planned stands against what is promised, with the sheets for it. */

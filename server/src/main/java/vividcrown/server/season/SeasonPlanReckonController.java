@@ -6,7 +6,9 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -16,6 +18,8 @@ import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.plan.SeasonPlanner;
 import vividcrown.core.season.plan.SolveWatch;
+import vividcrown.core.season.unfold.SeasonWorth;
+import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.problem.Refusal;
 
 /** A season planned from what is in the request. Open to everybody, keeps nothing. */
@@ -53,6 +57,19 @@ class SeasonPlanReckonController {
         } catch (IllegalArgumentException refused) {
             throw Refusal.invalid("", String.valueOf(refused.getMessage()));
         }
+    }
+
+    /** @param worth what is worth how much, in minutes of work; the usual if left out */
+    record WeekRequest(@NotNull @Valid SeasonAsked season, @Nullable SeasonWorth worth) {
+    }
+
+    @PostMapping("/week-ahead")
+    @Operation(summary = "What to graft and to place in the week ahead, in view of what can still be done later", description = """
+            Takes a season as season-plan does. An order that a later graft can still help is grafted for by its expected
+            number; its safety comes with its last graft, for what is missing then. What depends on a count is told as an if.""")
+    WeekAheadView week(@Valid @RequestBody WeekRequest asked) {
+        return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(asked.season().brief(),
+                Objects.requireNonNullElse(asked.worth(), SeasonWorth.USUAL)), ""));
     }
 
     @PostMapping("/season-check")

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
@@ -92,7 +93,8 @@ public class Weathers {
 
         /** Of days before today what is known of them, of all others the chance. */
         public MatingClimate asOf(LocalDate today) {
-            Map<LocalDate, Double> asked = new HashMap<>();
+            // lives are lived on several hands at once, and all of them ask
+            Map<LocalDate, Double> asked = new ConcurrentHashMap<>();
             return on -> asked.computeIfAbsent(on, day -> day.isBefore(today)
                     ? on(day).map(known -> known.fitness() == Afternoon.Fitness.UNFIT ? 0.0 : 1.0)
                             .orElseGet(() -> climate.fitAfternoon(day))

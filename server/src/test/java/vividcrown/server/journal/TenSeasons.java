@@ -206,7 +206,7 @@ public final class TenSeasons {
         add(day.plusDays(EGGS), new QueenDeed.Seen(queen, Sight.EGGS));
         add(day.plusDays(SEALED_BROOD), new QueenDeed.Seen(queen, Sight.SEALED_WORKER_BROOD));
         add(day.plusDays(MARKED),
-                new QueenDeed.Marked(queen, Optional.of(MarkingScheme.INTERNATIONAL.colourOf(season)), "7"));
+                new QueenDeed.Marked(queen, MarkingScheme.INTERNATIONAL.colourOf(season), "7"));
         NOTED.forEach(after -> add(day.plusDays(after), new QueenDeed.Noted(queen, "calm, fed")));
         add(day.plusDays(GONE), new QueenDeed.TakenOut(queen, "", Optional.of(Leaving.SOLD)));
     }

@@ -11,7 +11,10 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jgrapht.Graph;
 import org.jgrapht.graph.DefaultEdge;
 import org.jgrapht.graph.DirectedMultigraph;
@@ -99,6 +102,152 @@ class LineageTest {
         assertThat(owner.get("/api/v1/queens/list?kept=FOR_SALE").status()).isEqualTo(200);
         assertThat(owner.get("/api/v1/queens/list?search=%25%27%3B").json().path("all").asInt())
                 .as("nobody is called so, and the question does no harm").isZero();
+    }
+
+    @Test
+    void the_list_is_narrowed_by_merit_and_shows_it_only_with_how_sure_it_is() {
+        JsonNode good = owner.get("/api/v1/queens/list?kept=ALL&merit=0.05").json();
+        assertThat(good.path("all").asInt()).isBetween(1,
+                owner.get("/api/v1/queens/list?kept=ALL").json().path("all").asInt() - 1);
+        assertThat(good.path("queens").valueStream()).allMatch(
+                one -> one.path("merit").asDouble() >= 0.049 && one.path("reliability").asDouble() > 0);
+        assertThat(owner.get("/api/v1/queens/list?kept=ALL&merit=99").status()).isEqualTo(400);
+        assertThat(owner.get("/api/v1/queens/list?stage=JUDGED").json().path("queens").valueStream())
+                .allMatch(one -> one.path("stageText").asString().contains("judged"));
+    }
+
+    @Test
+    void a_mother_chosen_for_many_daughters_is_so_in_the_season_and_drones_come_from_others() {
+        JsonNode page = owner.get("/api/v1/lines/breeders?daughters=40&kinship=0.3&lines=2").json();
+        JsonNode first = page.path("found").path("chosen").get(0);
+        told(deed("QUEEN_BREEDER_SAID", "queen", first.path("queen").asString(), "breeder", true, "daughters",
+                first.path("daughters").asInt()));
+        assertThat(tell(deed("QUEEN_BREEDER_SAID", "queen", first.path("queen").asString(), "breeder", false,
+                "daughters", 3)).status()).isEqualTo(422);
+        Set<String> mothers = page.path("found").path("chosen").valueStream().map(one -> one.path("queen").asString())
+                .collect(Collectors.toSet());
+        JsonNode drones = page.path("drones").path("chosen");
+        assertThat(drones.size()).isPositive();
+        assertThat(drones.valueStream()).noneMatch(one -> mothers.contains(one.path("queen").asString()));
+        int year = today.getYear();
+        drones.valueStream().forEach(one -> assertThat(owner.get("/api/v1/queens/" + one.path("queen").asString())
+                .json().path("queen").path("emergenceYear").asInt()).as("a virgin of this year has no drones yet")
+                .isNotEqualTo(year));
+    }
+
+    /** Every mother in every yard: balanced (common practice of testing). */
+    @Test
+    void daughters_are_shared_out_over_yards_and_too_few_places_are_told() {
+        List<JsonNode> breeders = owner.get("/api/v1/queens/breeders").json().valueStream().limit(2).toList();
+        List<JsonNode> yards = owner.get("/api/v1/yards").json().valueStream().limit(2).toList();
+        List<Map<String, Object>> mothers = breeders.stream()
+                .map(one -> Map.<String, Object>of("queen", one.path("id").asString(), "daughters", 6)).toList();
+        JsonNode page = owner.post("/api/v1/lines/test-groups", Map.of("mothers", mothers, "yards",
+                yards.stream().map(one -> Map.of("yard", one.path("id").asString(), "places", 6)).toList())).json();
+        assertThat(page.path("yards").size()).isEqualTo(2);
+        page.path("yards").forEach(yard -> breeders.forEach(one -> assertThat(
+                yard.path("daughters").path(one.path("id").asString()).asInt()).isEqualTo(3)));
+        Client.Answer full = owner.post("/api/v1/lines/test-groups", Map.of("mothers", mothers, "yards",
+                List.of(Map.of("yard", yards.getFirst().path("id").asString(), "places", 5))));
+        assertThat(full.status()).isEqualTo(422);
+        assertThat(full.text()).contains("12").contains("5");
+        assertThat(owner.post("/api/v1/lines/test-groups", Map.of("mothers",
+                List.of(Map.of("queen", UUID.randomUUID().toString(), "daughters", 6)), "yards",
+                List.of(Map.of("yard", yards.getFirst().path("id").asString(), "places", 50)))).status())
+                .isEqualTo(404);
+    }
+
+    @Test
+    void a_queen_from_an_emergency_cell_stands_beside_the_old_one_with_her_own_record() {
+        JsonNode headed = owner.get("/api/v1/hives").json().valueStream()
+                .filter(one -> one.path("code").asString().equals("H 1")).findFirst().orElseThrow();
+        String hive = headed.path("id").asString();
+        String young = UUID.randomUUID().toString();
+        Map<String, Object> known = new HashMap<>(deed("QUEEN_KNOWN", "queen", young, "code", "S-1", "name", "",
+                "breeder", false, "stage", "LAYING", "emergenceYear", 0, "line", "", "origin",
+                Map.of("kind", "SUPERSEDURE_CELL", "from", "", "hive", hive), "wears", "GREEN"));
+        told(known);
+        JsonNode colony = owner.get("/api/v1/colonies/" + hive).json();
+        int before = colony.path("queens").size();
+        told(deed("QUEEN_PLACED", "queen", young, "hive", hive, "given", "LAYING_QUEEN", "besideAnother", true));
+        assertThat(owner.get("/api/v1/colonies/" + hive).json().path("queens").size()).isEqualTo(before + 1);
+        JsonNode page = owner.get("/api/v1/queens/" + young).json();
+        assertThat(page.path("originHive").asString()).isEqualTo("H 1");
+        assertThat(page.path("queen").path("mark").asString()).isEqualTo("GREEN");
+        told(deed("QUEEN_SEEN", "queen", young, "sight", "SEALED_WORKER_BROOD"));
+        told(deed("QUEEN_SEEN", "queen", young, "sight", "MARK_WORN"));
+        told(deed("QUEEN_SEEN", "queen", young, "sight", "CLIPPED"));
+        JsonNode worn = owner.get("/api/v1/queens/" + young).json();
+        assertThat(worn.path("marks").size()).isEqualTo(2);
+        assertThat(worn.path("queen").path("due").path("work").asString()).isEqualTo("MARK");
+        told(deed("QUEEN_MARKED", "queen", young, "colour", "GREEN", "number", "12"));
+        assertThat(owner.get("/api/v1/queens/" + young).json().path("marks").size()).isEqualTo(1);
+        known.put("origin", Map.of("kind", "BOUGHT", "from", "", "hive", hive));
+        assertThat(tell(known).status()).as("bought, and from a hive of one's own").isEqualTo(422);
+    }
+
+    /** From the record of a winter and a summer, in a yard of the north (how they become marks: common practice). */
+    @Test
+    void honey_taken_and_winters_are_marks_without_anybody_giving_them() {
+        LocalDate autumn = today.minusYears(1).withMonth(9).withDayOfMonth(20);
+        LocalDate spring = today.withMonth(4).withDayOfMonth(1);
+        String yard = owner.get("/api/v1/yards").json().get(0).path("id").asString();
+        for (int number = 1; number <= 3; number++) {
+            String hive = UUID.randomUUID().toString();
+            String queen = UUID.randomUUID().toString();
+            String box = UUID.randomUUID().toString();
+            toldOn(autumn.minusDays(90), deed("HIVE_SET_UP", "hive", hive, "code", "W " + number, "yard", yard,
+                    "position", 200 + number, "purpose", "PRODUCTION", "stack", List.of(Map.of("id", box,
+                            "kind", "BROOD", "slots", 10, "format", "Dadant", "frames",
+                            10))));
+            toldOn(autumn.minusDays(90), deed("QUEEN_KNOWN", "queen", queen, "code", "W-" + number, "name", "",
+                    "breeder", false, "stage", "JUDGED", "emergenceYear", today.getYear() - 1, "line", ""));
+            toldOn(autumn.minusDays(89), deed("QUEEN_PLACED", "queen", queen, "hive", hive, "given", "LAYING_QUEEN",
+                    "besideAnother", false));
+            toldOn(autumn, read(hive, 10));
+            if (number == 3) {
+                toldOn(spring, deed("QUEEN_SEEN", "queen", queen, "sight", "DEAD"),
+                        deed("HIVE_ENDED", "hive", hive, "why", "DIED_OUT", "boxes", List.of(box), "store", "shed"));
+            } else {
+                toldOn(spring, read(hive, number == 1 ? 8 : 4));
+                told(deed("HIVE_HARVESTED", "hive", hive, "kilograms", number == 1 ? 30 : 10));
+            }
+        }
+        String scores = owner.get("/api/v1/exports/scores.csv").text();
+        assertThat(scores).contains("W-1,WINTERING,4", "W-2,WINTERING,2", "W-3,WINTERING,1", "W-1,CROP,4",
+                "W-2,CROP,1");
+        assertThat(tell(deed("HIVE_HARVESTED", "hive", UUID.randomUUID().toString(), "kilograms", 0)).status())
+                .isEqualTo(422);
+    }
+
+    private static Map<String, Object> read(String hive, double frames) {
+        return deed("HIVE_READ", "hive", hive, "notes", Map.of("seen", List.of(), "absent", List.of(), "cells",
+                List.of(), "sides", List.of(), "boxes", List.of(), "framesOfBees", frames));
+    }
+
+    @SafeVarargs
+    private void toldOn(LocalDate day, Map<String, Object>... deeds) {
+        Client.Answer answer = owner.post("/api/v1/journal", Map.of("entries",
+                Stream.of(deeds).map(deed -> entry(day, deed)).toList()));
+        assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+    }
+
+    @Test
+    void marks_on_a_scale_of_ones_own_keep_their_meaning() {
+        String runa = queen("runa");
+        told(deed("QUEEN_SCORED", "queen", runa, "trait", "BUILD_UP", "value", 8, "scale",
+                Map.of("least", 1, "most", 10, "step", 1)));
+        assertThat(pedigree(runa).path("marks").valueStream()
+                .filter(one -> one.path("trait").asString().equals("BUILD_UP")).findFirst().orElseThrow().path("value")
+                .asDouble()).isCloseTo(1 + 3 * 7 / 9.0, within(1e-9));
+        assertThat(tell(deed("QUEEN_SCORED", "queen", runa, "trait", "BUILD_UP", "value", 8)).status())
+                .isEqualTo(422);
+    }
+
+    @Test
+    void cage_labels_are_for_the_queens_as_the_list_is_narrowed() {
+        assertThat(owner.get("/api/v1/queens/labels.pdf?kept=BREEDERS&show=LINE,MOTHER,BORN,MARK&paper=LETTER").text())
+                .startsWith("%PDF");
     }
 
     /** Daughter of a queen inseminated with her own drone: F = 1/2 (Crow &amp; Roberts 1950, from memory). */

@@ -35,7 +35,7 @@ record NucsAndCages(SeasonBrief brief) {
     /** How many places there are on that day. */
     int most(Place place, LocalDate day) {
         return switch (place) {
-            case NUC -> Math.max(0, brief.means().nucs() - brief.means().busyNucs().on(day));
+            case NUC -> brief.means().freeNucs(day);
             case CAGE -> brief.means().cages();
         };
     }

@@ -79,7 +79,7 @@ final class ParentsModel {
         mothers();
         drones();
         relatives();
-        evenShares();
+        shares();
         model.minimize(cost);
     }
 
@@ -204,11 +204,12 @@ final class ParentsModel {
         }
     }
 
-    /** What goes beyond a mother's even share is dearer: many mothers are kept. */
-    private void evenShares() {
+    /** What goes beyond a mother's share is dearer: many mothers are kept, and as many daughters of each as were wished. */
+    private void shares() {
         int all = loads.stream().mapToInt(Load::cups).sum();
-        int share = Math.ceilDiv(all, Math.max(1, brief.means().breeders().size()));
         for (int mother = 0; mother < brief.means().breeders().size(); mother++) {
+            int share = (int) Math
+                    .ceil(all * brief.means().breeders().get(mother).share(brief.means().breeders()) - 1e-9);
             LinearExprBuilder used = LinearExpr.newBuilder();
             for (int at = 0; at < loads.size(); at++) {
                 used.addTerm(motherOf.get(at)[mother], loads.get(at).cups());

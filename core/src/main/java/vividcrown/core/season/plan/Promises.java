@@ -1,6 +1,7 @@
 package vividcrown.core.season.plan;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -30,27 +31,38 @@ record Promises(RecipeBook book) {
         List<Promise> promises = new ArrayList<>();
         for (int index = 0; index < draft.groups().size(); index++) {
             PromiseGroup group = draft.groups().get(index);
-            Promise.State state = draft.state(index);
+            boolean allHold = draft.state(index) == Promise.State.HOLDS;
             Optional<Recipe> recipe = draft.solution().choices().get(index);
             List<Reason> reasons = new ArrayList<>(draft.outcome().of(group).reasons());
             if (group.demands().size() > 1) {
                 reasons.add(Reason.of(Source.derived("one distribution for all of them"), "plan.together",
                         group.demands().size(), group.count()));
             }
-            if (state != Promise.State.HOLDS) {
+            if (!allHold) {
                 reasons.addAll(whyNot(group, draft.recipes().get(index), waysOut));
             }
             int cups = draft.batches().stream().flatMap(batch -> batch.shares().stream())
                     .filter(share -> group.wants(share.demand())).mapToInt(PlannedBatch.Share::cups).sum();
             for (Demand demand : group.demands()) {
-                promises.add(new Promise(demand, state, Objects.requireNonNull(chances.get(demand.id())),
+                double chance = Objects.requireNonNull(chances.get(demand.id()));
+                promises.add(new Promise(demand, stateOf(demand, chance, recipe), chance,
                         recipe.map(Recipe::delivery),
-                        recipe.map(Recipe::daysLate).orElse(0), cups, reasons));
+                        recipe.map(one -> (int) Math.max(0, ChronoUnit.DAYS.between(demand.until(), one.delivery())))
+                                .orElse(0),
+                        cups, reasons));
             }
         }
         promises.sort(
                 Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
         return promises;
+    }
+
+    /** Of one demand by its own chance: who is served first may hold where the last of a group does not. */
+    private static Promise.State stateOf(Demand demand, double chance, Optional<Recipe> recipe) {
+        if (recipe.filter(one -> one.daysLate() > 0 && one.delivery().isAfter(demand.until())).isPresent()) {
+            return Promise.holds(chance, demand.assurance()) ? Promise.State.LATE : Promise.State.AT_RISK;
+        }
+        return Promise.standing(chance, demand.assurance());
     }
 
     /** Why it does not hold: no day left, no mother, or what would make it hold. */

@@ -6,7 +6,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
-import java.util.stream.Collectors;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.PlannedBatch;
@@ -91,14 +90,10 @@ public final class SeasonPlanner {
 
     /**
      * @param mostSeconds time for all of it, above 0
-     * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#faults()}
+     * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
      */
     public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
-        List<Sentence> faults = brief.faults();
-        if (!faults.isEmpty()) {
-            throw new IllegalArgumentException(
-                    faults.stream().map(Sentence::toString).collect(Collectors.joining(" ")));
-        }
+        brief.refuse();
         // before any time is counted
         Solver.load();
         return new SeasonPlanner(brief, mostSeconds, watch).plan();

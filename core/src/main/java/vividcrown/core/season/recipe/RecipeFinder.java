@@ -61,20 +61,28 @@ public final class RecipeFinder {
      */
     public List<Recipe> of(PromiseGroup group, List<Integer> delays, Optional<Recipe> kept) {
         List<Recipe> recipes = new ArrayList<>(ways(group, delays));
-        kept.filter(before -> recipes.stream().noneMatch(before::isLike)).flatMap(before -> recipe(group,
-                there.apply(group), before.delivery(), before.daysLate(),
-                before.grafts().stream().map(Recipe.Graft::day).toList(), before.assurance())).ifPresent(recipes::add);
+        kept.filter(before -> !before.grafts().isEmpty() && recipes.stream().noneMatch(before::isLike))
+                .flatMap(before -> recipe(group,
+                        there.apply(group), before.delivery(), before.daysLate(),
+                        before.grafts().stream().map(Recipe.Graft::day).toList(), before.assurance()))
+                .ifPresent(recipes::add);
         return recipes;
     }
 
     private List<Recipe> ways(PromiseGroup group, List<Integer> delays) {
         Yield base = there.apply(group);
         if (base.atLeast(group.count()) >= group.assurance()) {
-            return List.of(new Recipe(List.of(), group.until(), 0, group.assurance(), base.atLeast(group.count()), 0));
+            LocalDate day = deliveryDay(group, 0).orElseGet(() -> brief.means().crew().firstWorkdayFrom(group.until()));
+            return List.of(new Recipe(List.of(), day, (int) Math.max(0, ChronoUnit.DAYS.between(group.until(), day)),
+                    group.assurance(), base.atLeast(group.count()), 0));
         }
         List<Recipe> recipes = new ArrayList<>();
         for (int delay : delays) {
-            LocalDate delivery = deliveryDay(group, delay);
+            Optional<LocalDate> day = deliveryDay(group, delay);
+            if (day.isEmpty()) {
+                continue;
+            }
+            LocalDate delivery = day.get();
             List<LocalDate> days = graftDays(group, delivery, delay);
             recipes.addAll(atAssurance(group, base, delivery, delay, days, group.assurance(), delay == 0));
             if (delay <= 7) {
@@ -85,8 +93,10 @@ public final class RecipeFinder {
         return recipes;
     }
 
-    private LocalDate deliveryDay(PromiseGroup group, int delay) {
-        return brief.means().crew().lastWorkdayUntil(group.until().plusDays(delay));
+    /** Empty where nobody works on any day that is wanted: nothing is handed over before its time. */
+    private Optional<LocalDate> deliveryDay(PromiseGroup group, int delay) {
+        return Optional.of(brief.means().crew().lastWorkdayUntil(group.until().plusDays(delay)))
+                .filter(day -> !day.isBefore(group.from()));
     }
 
     /** The days on which a graft gives this product for that delivery, the latest first: those tie up the least. */

@@ -10,6 +10,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -25,45 +26,44 @@ public final class RunningShares {
     }
 
     public RunningShares(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
-        Map<String, Integer> left = new HashMap<>();
-        brief.underway().running().forEach(batch -> left.merge(batch.id(), batch.alive(), Integer::sum));
+        List<RunningBatch> batches = brief.underway().running();
+        int[] left = batches.stream().mapToInt(RunningBatch::alive).toArray();
         Set<String> wantedLines = groups.stream().flatMap(group -> group.line().stream()).collect(Collectors.toSet());
+        // who takes any line leaves those that others ask for by name to the last
+        List<Integer> order = IntStream.range(0, batches.size()).boxed().sorted(
+                Comparator.comparing(at -> batches.get(at).line().filter(wantedLines::contains).isPresent())).toList();
         groups.stream().sorted(Comparator.comparing(PromiseGroup::until).thenComparing(PromiseGroup::priority))
-                .forEach(group -> serve(brief, group, supply, left, wantedLines));
+                .forEach(group -> serve(batches, order, group, supply, left));
     }
 
-    /** Who takes any line leaves those that others ask for by name to the last. */
-    private void serve(SeasonBrief brief, PromiseGroup group, Supply supply, Map<String, Integer> left,
-            Set<String> wantedLines) {
-        List<RunningBatch> batches = brief.underway().running().stream()
-                .sorted(Comparator.comparing(batch -> batch.line().filter(wantedLines::contains).isPresent())).toList();
+    private void serve(List<RunningBatch> batches, List<Integer> order, PromiseGroup group, Supply supply, int[] left) {
         Yield yield = Yield.NOTHING;
         List<Share> taken = new ArrayList<>();
-        for (RunningBatch batch : batches) {
+        for (int at : order) {
+            RunningBatch batch = batches.get(at);
             boolean ofLine = group.line().isEmpty() || group.line().equals(batch.line());
             Optional<LocalDate> day = supply.handOver(batch, group);
-            int there = left.getOrDefault(batch.id(), 0);
-            if (!ofLine || day.isEmpty() || there == 0 || yield.atLeast(group.count()) >= group.assurance()) {
+            if (!ofLine || day.isEmpty() || left[at] == 0 || yield.atLeast(group.count()) >= group.assurance()) {
                 continue;
             }
-            int alive = smallest(yield, batch, there, group, supply, day.get());
-            yield = yield.plus(supply.ofRunning(batch, alive, group.product(), day.get()));
+            int alive = smallest(taken, batch, left[at], group, supply);
             taken.add(new Share(batch, alive));
-            left.merge(batch.id(), -alive, Integer::sum);
+            yield = supply.ofRunning(taken, group);
+            left[at] -= alive;
         }
         given.put(group, yield);
         shares.put(group, taken);
     }
 
     /** As many as are needed, or all. */
-    private static int smallest(Yield before, RunningBatch batch, int there, PromiseGroup group, Supply supply,
-            LocalDate day) {
+    private static int smallest(List<Share> before, RunningBatch batch, int there, PromiseGroup group, Supply supply) {
         int tooFew = 0;
         int enough = there;
         while (enough - tooFew > 1) {
             int middle = (tooFew + enough) / 2;
-            Yield with = before.plus(supply.ofRunning(batch, middle, group.product(), day));
-            if (with.atLeast(group.count()) >= group.assurance()) {
+            List<Share> with = new ArrayList<>(before);
+            with.add(new Share(batch, middle));
+            if (supply.ofRunning(with, group).atLeast(group.count()) >= group.assurance()) {
                 enough = middle;
             } else {
                 tooFew = middle;

@@ -4,10 +4,12 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.function.Function;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingChance;
@@ -49,6 +51,10 @@ public final class Supply {
     }
 
     private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups) {
+    }
+
+    /** What shares its luck. */
+    private record Together(LocalDate graft, List<LossStep> passed, LocalDate handedOver) {
     }
 
     /** So many cups of a day with the same things around them. */
@@ -129,14 +135,14 @@ public final class Supply {
         for (LossStep step : product.losses()) {
             if (!passed.contains(step)) {
                 Rate rate = rate(step, graft, around);
-                steps.add(step == LossStep.MATING ? scaled(rate, layingBy(product, graft, delivery)) : rate);
+                steps.add(step == LossStep.MATING ? scaled(rate, laying(product, graft, delivery)) : rate);
             }
         }
         return steps;
     }
 
-    /** Of those that will lay, the share that does by the day they are handed over. */
-    private double layingBy(Product product, LocalDate graft, LocalDate delivery) {
+    /** Of those that will lay, the share that does by the day they are handed over, 0–1. */
+    public double laying(Product product, LocalDate graft, LocalDate delivery) {
         long days = ChronoUnit.DAYS.between(graft, delivery) - emergence
                 - (product == Product.JUDGED_QUEENS ? flatBrood : 0);
         return late.layingBy(days);
@@ -161,11 +167,15 @@ public final class Supply {
 
     /** Of all that is grafted on one day: the parts share the day's luck, each with its own chances. */
     public Yield yield(Product product, LocalDate graft, LocalDate delivery, List<Part> parts) {
+        return together(parts, part -> steps(product, graft, delivery, List.of(), part.around()));
+    }
+
+    /** Parts of one day: the chance of each, weighed by its size, and one luck for all. */
+    private static Yield together(List<Part> parts, Function<Part, List<Rate>> stepsOf) {
         int cups = parts.stream().mapToInt(Part::cups).sum();
-        List<List<Rate>> each = parts.stream()
-                .map(part -> steps(product, graft, delivery, List.of(), part.around())).toList();
+        List<List<Rate>> each = parts.stream().map(stepsOf).toList();
         List<Rate> steps = new ArrayList<>();
-        for (int step = 0; step < product.losses().size() && cups > 0; step++) {
+        for (int step = 0; cups > 0 && step < each.getFirst().size(); step++) {
             double mean = 0;
             double weight = 0;
             for (int part = 0; part < each.size(); part++) {
@@ -217,6 +227,22 @@ public final class Supply {
         LocalDate latest = keeps ? group.until() : batch.graftDay().plusDays(longest(product));
         LocalDate day = latest.isBefore(group.until()) ? latest : group.until();
         return day.isBefore(soonest) || day.isBefore(group.from()) ? Optional.empty() : Optional.of(day);
+    }
+
+    /** What comes of shares of what is running, in the group's time: those of one graft day share its luck, however they are written. */
+    Yield ofRunning(List<RunningShares.Share> shares, PromiseGroup group) {
+        Map<Together, List<RunningShares.Share>> days = new LinkedHashMap<>();
+        shares.forEach(share -> days.computeIfAbsent(new Together(share.batch().graftDay(), share.batch().passed(),
+                handOver(share.batch(), group).orElse(group.until())), _ -> new ArrayList<>()).add(share));
+        Yield all = Yield.NOTHING;
+        for (Map.Entry<Together, List<RunningShares.Share>> one : days.entrySet()) {
+            all = all.plus(together(
+                    one.getValue().stream().map(share -> new Part(share.alive(), share.batch().around()))
+                            .toList(),
+                    part -> steps(group.product(), one.getKey().graft(), one.getKey().handedOver(),
+                            one.getKey().passed(), part.around())));
+        }
+        return all;
     }
 
     Yield ofRunning(RunningBatch batch, int alive, Product product, LocalDate delivery) {

@@ -53,13 +53,15 @@ public record SupplyBand(SupplyKind kind, List<Point> days) {
 
         SupplyBand band() {
             Supply supply = new Supply(brief);
-            LocalDate last = demands.stream().map(Demand::until).max(LocalDate::compareTo).orElseThrow();
+            LocalDate last = demands.stream().map(Demand::until).filter(day -> !day.isAfter(brief.until()))
+                    .max(LocalDate::compareTo).orElse(brief.until());
             List<RunningBatch> running = running(supply);
             TreeSet<LocalDate> days = new TreeSet<>();
             for (LocalDate day = brief.today(); day.isBefore(last); day = day.plusWeeks(1)) {
                 days.add(day);
             }
-            demands.forEach(demand -> days.add(demand.until()));
+            demands.stream().map(Demand::until).filter(day -> !day.isAfter(last)).forEach(days::add);
+            days.add(last);
             List<Point> points = days.stream().map(day -> point(supply, running, day)).toList();
             return new SupplyBand(kind, points);
         }

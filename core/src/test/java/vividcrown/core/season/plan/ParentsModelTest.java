@@ -9,12 +9,15 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.demand.Product;
+import vividcrown.core.season.BreederQueen;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Seasons;
@@ -52,6 +55,28 @@ class ParentsModelTest {
         solve(brief(List.of(), List.of()), loads(20, Optional.empty(), 10, 15, 20, 25, 30, 35)).batches()
                 .forEach(batch -> cups.merge(batch.breeder(), batch.cups(), Integer::sum));
         assertThat(cups).containsExactlyInAnyOrderEntriesOf(Map.of("Runa", 40, "Selva", 40, "Tessa", 40));
+    }
+
+    @Test
+    void as_many_daughters_of_each_as_were_wished() {
+        SeasonBrief even = brief(List.of(), List.of());
+        Means means = even.means();
+        SeasonBrief wished = even.with(new Means(List.of(new BreederQueen("Runa", "dark", OptionalInt.of(60)),
+                new BreederQueen("Selva", "dark", OptionalInt.of(20)),
+                new BreederQueen("Tessa", "grey", OptionalInt.of(20))),
+                means.builders(), means.nucs(), means.busyNucs(), means.cages(), means.crew()));
+        Map<String, Integer> cups = new TreeMap<>();
+        solve(wished, loads(20, Optional.empty(), 10, 15, 20, 25, 30)).batches()
+                .forEach(batch -> cups.merge(batch.breeder(), batch.cups(), Integer::sum));
+        assertThat(cups).containsExactlyInAnyOrderEntriesOf(Map.of("Runa", 60, "Selva", 20, "Tessa", 20));
+    }
+
+    @Test
+    void of_whom_nothing_was_said_as_many_are_wished_as_of_the_others_on_average() {
+        List<BreederQueen> all = List.of(new BreederQueen("a", "x", OptionalInt.of(30)),
+                new BreederQueen("b", "x", OptionalInt.of(10)), new BreederQueen("c", "x"));
+        assertThat(all.stream().mapToDouble(one -> one.share(all)).toArray()).containsExactly(0.5, 10 / 60.0,
+                20 / 60.0);
     }
 
     @Test

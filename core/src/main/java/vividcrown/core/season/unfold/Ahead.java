@@ -1,0 +1,417 @@
+package vividcrown.core.season.unfold;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.IntToDoubleFunction;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.recipe.WorkTime;
+import vividcrown.core.season.supply.Supply;
+
+/**
+ * The season ahead in many draws: what lives is handed out to the orders day by day, the oldest first, and a choice of today is weighed by
+ * what it saves of orders that nothing later can help, and by the queens that nobody takes while they keep. An order that a later graft can
+ * still help needs its expected number only: its safety is bought at its last graft, for what is missing then (rolling horizon; Birge &amp;
+ * Louveaux, Introduction to Stochastic Programming, 2011, ch. 9; from memory).
+ */
+public final class Ahead {
+
+    /**
+     * What a queen of an order's expected number is worth while a later graft can still bring her: what raising her takes, and that later
+     * grafts have less room and one day's luck instead of two. Tuned on seasons lived through; see docs/season.md.
+     */
+    private static final double EXPECTED_QUEEN_MINUTES = 60;
+    private static final int PARTS = 10;
+    private static final int FINER = 3;
+    /** For one line on one day. */
+    private static final int MOST_CUPS = 200;
+    private static final int LEAST_CUPS = 12;
+    /** Of the cups that would do on average. */
+    private static final double SAFELY = 1.3;
+    private static final double TIMES_WANTED = 4;
+
+    private final SeasonBrief brief;
+    private final Supply supply;
+    private final Timing timing;
+    private final SeasonWorth worth;
+    private final Draws draws;
+    private final List<Wanted> orders;
+    private final List<Holding> holdings = new ArrayList<>();
+    private final List<Stock> stocks;
+    /** Of an order that is served late, where it stands in time. */
+    private final int[] firstOf;
+    private final Map<Pool, Draws.Drawn> ofToday = new HashMap<>();
+
+    /**
+     * A batch in every draw.
+     *
+     * @param place cells that are placed at most
+     * @param had by draw and order: how many could be handed over for it
+     * @param total that come in the end
+     */
+    private record Holding(Optional<String> line, SupplyKind kind, int place, int[][] had, int[] total,
+            LocalDate keeps) {
+    }
+
+    /**
+     * @param stocks what lives
+     * @param many draws, 16–4,096
+     */
+    public Ahead(SeasonBrief brief, List<Stock> stocks, SeasonWorth worth, int many, long seed) {
+        this(brief, new Supply(brief), stocks, worth, many, seed);
+    }
+
+    private Ahead(SeasonBrief brief, Supply supply, List<Stock> stocks, SeasonWorth worth, int many, long seed) {
+        this(brief, supply, new Timing(brief, supply).ordersAndLater(), stocks, worth, many, seed);
+    }
+
+    /**
+     * @param supply of the same season, that keeps what it reckoned
+     * @param orders as they are served
+     */
+    Ahead(SeasonBrief brief, Supply supply, List<Wanted> orders, List<Stock> stocks, SeasonWorth worth, int many,
+            long seed) {
+        this.brief = brief;
+        this.supply = supply;
+        this.timing = new Timing(brief, supply);
+        this.worth = worth;
+        this.draws = new Draws(supply, many, seed);
+        this.orders = orders;
+        this.firstOf = orders.stream().mapToInt(one -> indexOf(one.demand())).toArray();
+        this.stocks = List.copyOf(stocks);
+        stocks.forEach(stock -> holdings.add(holding(stock, stock.meant())));
+    }
+
+    private Holding holding(Stock stock, int place) {
+        int alive = stock.batch().alive();
+        return holding(stock.line(), stock.kind(),
+                draws.of(stock.graft(), alive, stock.batch().passed(), stock.batch().around()), alive, place);
+    }
+
+    /** @param place how many of its ripe cells are meant to be placed */
+    public record Graft(Optional<String> line, SupplyKind kind, int cups, int place) {
+        /** As the same, of one line. */
+        boolean isLike(Graft other) {
+            return kind == other.kind && line.equals(other.line);
+        }
+    }
+
+    /**
+     * What to graft today.
+     *
+     * @param next for each kind the next day on which a graft could be made instead; nothing is grafted today of a kind that is not in it
+     * @param mostCups that builders take today
+     * @param usualLoad cups of one builder
+     * @return empty if nothing is to be grafted
+     */
+    public List<Graft> grafts(Map<SupplyKind, LocalDate> next, int mostCups, int usualLoad) {
+        List<Pool> pools = next.keySet().stream()
+                .flatMap(kind -> lines(kind).stream().map(line -> new Pool(kind, line))).filter(this::isReached)
+                .toList();
+        int kept = keptForLater(usualLoad, new FreeBuilders(brief.means().builders()));
+        Choice free = choose(pools, next, Integer.MAX_VALUE, 0, usualLoad);
+        int wanted = free.grafts().stream().mapToInt(Graft::cups).sum();
+        if (wanted + kept <= mostCups) {
+            return free.grafts();
+        }
+        // builders are short: first what saves most for each cup
+        List<Pool> byWorth = pools.stream().sorted(
+                Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
+        return choose(byWorth, next, mostCups, kept, usualLoad).grafts();
+    }
+
+    /**
+     * Builders that queens of today must not take: cells and virgins keep no time, and whoever wants them in the days in which a builder loaded
+     * today is busy has no other graft day.
+     */
+    private int keptForLater(int usualLoad, FreeBuilders builders) {
+        int kept = 0;
+        for (Wanted order : orders) {
+            LocalDate last = order.day().minusDays(supply.soonest(order.product()));
+            boolean whileBusy = last.isAfter(brief.today()) && builders.isBusy(brief.today(), last);
+            if (order.kind() != SupplyKind.QUEENS && whileBusy && timing.hasMother(order.demand().line())) {
+                double cups = SAFELY * order.demand().count()
+                        / supply.through(order.product(), brief.today(), order.day());
+                kept += (int) Math.ceil(cups / usualLoad) * usualLoad;
+            }
+        }
+        return kept;
+    }
+
+    private record Pool(SupplyKind kind, Optional<String> line) {
+    }
+
+    /** @param worth minutes saved for each cup */
+    private record Choice(List<Graft> grafts, Map<Pool, Double> worth) {
+    }
+
+    private boolean isReached(Pool pool) {
+        return timing.hasMother(pool.line()) && orders.stream()
+                .anyMatch(one -> one.kind() == pool.kind() && one.takes(pool.line())
+                        && timing.reaches(one, brief.today())
+                        && (pool.line().isPresent() || one.demand().line().isEmpty()));
+    }
+
+    /** One pool after the other, each in view of those before it. */
+    private Choice choose(List<Pool> pools, Map<SupplyKind, LocalDate> next, int mostCups, int kept, int usualLoad) {
+        List<Graft> grafts = new ArrayList<>();
+        List<Holding> chosen = new ArrayList<>();
+        Map<Pool, Double> worthACup = new HashMap<>();
+        int used = 0;
+        for (Pool pool : pools) {
+            int most = Math.min(mostCups - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0), mostOf(pool));
+            if (most < 1) {
+                continue;
+            }
+            SupplyKind kind = pool.kind();
+            Draws.Drawn drawn = cupsOfToday(pool, most);
+            int place = kind == SupplyKind.QUEENS
+                    ? best(Math.min(most, freeNucs(chosen)),
+                            y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen, next)
+                                    + timing.placing(worth) * y)
+                    : most;
+            int before = used;
+            IntToDoubleFunction cost = x -> weigh(Optional.of(holding(pool.line(), kind, drawn, x, place)), chosen,
+                    next)
+                    + x * WorkTime.GRAFT_A_CUP + timing.placing(worth) * placed(drawn, x, kind, place)
+                    + WorkTime.LOAD * (Math.ceilDiv(before + x, usualLoad) - Math.ceilDiv(before, usualLoad));
+            int cups = best(most, cost);
+            double saved = cups == 0 ? 0 : cost.applyAsDouble(0) - cost.applyAsDouble(cups);
+            if (saved > 0) {
+                used += cups;
+                worthACup.put(pool, saved / cups);
+                chosen.add(holding(pool.line(), kind, drawn, cups, place));
+                grafts.add(new Graft(pool.line(), kind, cups, place));
+            }
+        }
+        return new Choice(grafts, worthACup);
+    }
+
+    /** Nucs that are free when what is grafted today is ripe: queens without a nuc are grafted for nothing. */
+    private int freeNucs(List<Holding> chosen) {
+        LocalDate ripe = brief.today().plusDays(brief.ripeAfter());
+        int planned = stocks.stream().filter(one -> one.planned() && one.kind() == SupplyKind.QUEENS
+                && !ripe.isBefore(one.graft().plusDays(brief.ripeAfter()))
+                && !ripe.isAfter(timing.keepsUntil(one.kind(), one.graft())))
+                .mapToInt(one -> Math.min(one.meant(), one.batch().alive())).sum();
+        int today = chosen.stream().filter(one -> one.kind() == SupplyKind.QUEENS).mapToInt(Holding::place).sum();
+        return Math.max(0, brief.means().freeNucs(ripe) - planned - today);
+    }
+
+    /** Nobody grafts more than some times of what all that could be served by it want. */
+    private int mostOf(Pool pool) {
+        int wanted = orders.stream().filter(one -> one.kind() == pool.kind() && one.takes(pool.line())
+                && timing.reaches(one, brief.today())).mapToInt(one -> one.demand().count()).sum();
+        return Math.min(MOST_CUPS, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * wanted));
+    }
+
+    /** The same cups whenever it is asked: only the number of them is chosen. */
+    private Draws.Drawn cupsOfToday(Pool pool, int most) {
+        Draws.Drawn kept = ofToday.get(pool);
+        if (kept == null || kept.ripe()[0].length < most) {
+            kept = draws.of(brief.today(), most, List.of(), supply.usual());
+            ofToday.put(pool, kept);
+        }
+        return kept;
+    }
+
+    /**
+     * How many ripe cells of a batch are worth a nuc: no more are placed than somebody is to get.
+     *
+     * @param stock one of those that live
+     * @param next the next day on which a graft could be made
+     */
+    public int place(Stock stock, LocalDate next) {
+        int at = stocks.indexOf(stock);
+        Holding itself = holdings.remove(at);
+        int alive = stock.batch().alive();
+        Draws.Drawn drawn = draws.of(stock.graft(), alive, stock.batch().passed(), stock.batch().around());
+        int best = best(alive, y -> weigh(
+                Optional.of(holding(stock.line(), SupplyKind.QUEENS, drawn, alive, y)), List.of(),
+                Map.of(SupplyKind.QUEENS, next)) + timing.placing(worth) * y);
+        holdings.add(at, itself);
+        return best;
+    }
+
+    /** Of a demand, so many are missing on its day with what lives alone, on average. */
+    public double missing(Demand demand) {
+        int at = indexOf(demand);
+        long sum = 0;
+        for (int draw = 0; draw < draws.many(); draw++) {
+            sum += missing(draw, holdings)[at];
+        }
+        return (double) sum / draws.many();
+    }
+
+    private int indexOf(Demand demand) {
+        int at = 0;
+        while (!orders.get(at).demand().equals(demand)) {
+            at++;
+        }
+        return at;
+    }
+
+    /** Chance of a demand's whole number in time with what lives alone, 0–1. */
+    public double chance(Demand demand) {
+        int at = indexOf(demand);
+        int met = 0;
+        for (int draw = 0; draw < draws.many(); draw++) {
+            met += missing(draw, holdings)[at] == 0 ? 1 : 0;
+        }
+        return (double) met / draws.many();
+    }
+
+    private List<Optional<String>> lines(SupplyKind kind) {
+        return orders.stream().filter(one -> one.kind() == kind).map(one -> one.demand().line()).distinct()
+                .sorted(Comparator.comparing((Optional<String> one) -> one.isEmpty())
+                        .thenComparing(one -> one.orElse("")))
+                .toList();
+    }
+
+    private double placed(Draws.Drawn drawn, int cups, SupplyKind kind, int place) {
+        if (kind != SupplyKind.QUEENS) {
+            return 0;
+        }
+        long sum = 0;
+        for (boolean[] ripe : drawn.ripe()) {
+            int count = 0;
+            for (int cup = 0; cup < cups; cup++) {
+                count += ripe[cup] ? 1 : 0;
+            }
+            sum += Math.min(count, place);
+        }
+        return (double) sum / draws.many();
+    }
+
+    /** The cheapest number: in coarse steps first, then in finer ones around the best, down to one. */
+    private static int best(int most, IntToDoubleFunction cost) {
+        int best = 0;
+        double least = cost.applyAsDouble(0);
+        int from = 0;
+        int until = most;
+        for (int step = Math.max(1, most / PARTS); step >= 1; step = step == 1 ? 0 : Math.max(1, step / FINER)) {
+            for (int many = from; many <= until; many += step) {
+                double one = many == best ? least : cost.applyAsDouble(many);
+                if (one < least) {
+                    least = one;
+                    best = many;
+                }
+            }
+            from = Math.max(0, best - step + 1);
+            until = Math.min(most, best + step - 1);
+        }
+        return best;
+    }
+
+    private Holding holding(Optional<String> line, SupplyKind kind, Draws.Drawn drawn, int cups, int place) {
+        int[][] had = new int[draws.many()][orders.size()];
+        int[] total = new int[draws.many()];
+        double[] share = new double[orders.size()];
+        for (int at = 0; at < orders.size(); at++) {
+            share[at] = orders.get(at).kind() == kind && orders.get(at).takes(line)
+                    ? timing.ready(orders.get(at), drawn.graft())
+                    : -1;
+        }
+        double[] lays = new double[cups];
+        for (int draw = 0; draw < draws.many(); draw++) {
+            int there = 0;
+            int ripe = 0;
+            for (int cup = 0; cup < cups; cup++) {
+                if (!drawn.ripe()[draw][cup] || ripe >= place && kind == SupplyKind.QUEENS) {
+                    continue;
+                }
+                ripe++;
+                if (kind == SupplyKind.CELLS || drawn.virgin()[draw][cup]) {
+                    double when = kind == SupplyKind.QUEENS ? drawn.laysAt()[draw][cup] : 0;
+                    if (when < Draws.NEVER) {
+                        lays[there++] = when;
+                    }
+                }
+            }
+            Arrays.sort(lays, 0, there);
+            total[draw] = there;
+            for (int at = 0; at < orders.size(); at++) {
+                int upTo = 0;
+                while (upTo < there && lays[upTo] <= share[at]) {
+                    upTo++;
+                }
+                had[draw][at] = upTo;
+            }
+        }
+        return new Holding(line, kind, place, had, total, timing.keepsUntil(kind, drawn.graft()));
+    }
+
+    private double weigh(Optional<Holding> more, List<Holding> chosen, Map<SupplyKind, LocalDate> next) {
+        List<Holding> all = new ArrayList<>(holdings);
+        all.addAll(chosen);
+        more.ifPresent(all::add);
+        all.sort(Comparator.comparing(Holding::keeps));
+        double cost = 0;
+        for (int draw = 0; draw < draws.many(); draw++) {
+            int[] used = new int[all.size()];
+            int[] missing = missing(draw, all, used);
+            for (int at = 0; at < missing.length; at++) {
+                cost += costOf(orders.get(at), missing[at], next.getOrDefault(orders.get(at).kind(), brief.today()));
+            }
+            for (int at = 0; at < used.length; at++) {
+                if (all.get(at).kind() != SupplyKind.CELLS) {
+                    cost += (all.get(at).total()[draw] - used[at]) * worth.wastedQueen();
+                }
+            }
+        }
+        return cost / draws.many();
+    }
+
+    private double costOf(Wanted order, int missing, LocalDate next) {
+        if (missing == 0) {
+            return 0;
+        }
+        if (order.late()) {
+            return missing * worth.lateQueen() * weightOf(order);
+        }
+        if (timing.helpsStill(order, next)) {
+            return missing * EXPECTED_QUEEN_MINUTES;
+        }
+        return (missing * worth.lateQueen() + worth.lateOrder()) * weightOf(order);
+    }
+
+    /** Half as much again for the first priority, half for the third. */
+    private static double weightOf(Wanted order) {
+        return (4 - order.demand().priority()) / 2.0;
+    }
+
+    private int[] missing(int draw, List<Holding> all) {
+        List<Holding> sorted = new ArrayList<>(all);
+        sorted.sort(Comparator.comparing(Holding::keeps));
+        return missing(draw, sorted, new int[sorted.size()]);
+    }
+
+    /** Who is due first is served first, from what keeps least; who takes any line leaves those asked for by name to the last. */
+    private int[] missing(int draw, List<Holding> all, int[] used) {
+        int[] missing = new int[orders.size()];
+        for (int at = 0; at < missing.length; at++) {
+            int need = orders.get(at).late() ? missing[firstOf[at]] : orders.get(at).demand().count();
+            for (int named = 0; named < 2 && need > 0; named++) {
+                for (int one = 0; one < used.length && need > 0; one++) {
+                    Holding holding = all.get(one);
+                    if (holding.line().isPresent() == (named == 1)) {
+                        int take = Math.min(need, holding.had()[draw][at] - used[one]);
+                        if (take > 0) {
+                            used[one] += take;
+                            need -= take;
+                        }
+                    }
+                }
+            }
+            missing[at] = need;
+        }
+        return missing;
+    }
+}

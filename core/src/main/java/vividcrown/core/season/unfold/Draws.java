@@ -1,0 +1,113 @@
+package vividcrown.core.season.unfold;
+
+import java.time.LocalDate;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.SplittableRandom;
+import org.hipparchus.random.RandomDataGenerator;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.season.supply.Supply;
+
+/**
+ * What may come of grafts, drawn many times over: each day's luck at each step from what is believed of it, each cup its own. The same
+ * luck stands behind every choice that is compared (common random numbers; sample average approximation: Kleywegt, Shapiro &amp; Homem-de-Mello
+ * 2002, SIAM J. Optim. 12:479; from memory).
+ */
+final class Draws {
+
+    static final List<LossStep> WAY = List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE, LossStep.MATING);
+
+    static final double NEVER = 2;
+
+    /**
+     * One batch, in every draw.
+     *
+     * @param took by draw and cup: whether its larva is accepted
+     * @param ripe by draw and cup: whether it comes to a ripe cell
+     * @param virgin by draw and cup: whether a virgin comes of the ripe cell
+     * @param laysAt by draw and cup: when she lays, 0–1 of the time that queens take; {@link #NEVER} if she does not
+     */
+    record Drawn(LocalDate graft, boolean[][] took, boolean[][] ripe, boolean[][] virgin, double[][] laysAt) {
+    }
+
+    private final Supply supply;
+    private final Around usual;
+    private final int many;
+    private final SplittableRandom seeds;
+    /** By graft day and step: the luck of each draw. */
+    private final Map<LocalDate, double[][]> luck = new HashMap<>();
+
+    Draws(Supply supply, int many, long seed) {
+        this.supply = supply;
+        this.usual = supply.usual();
+        this.many = many;
+        this.seeds = new SplittableRandom(seed);
+    }
+
+    int many() {
+        return many;
+    }
+
+    /** @param passed losses that lie behind its cups */
+    Drawn of(LocalDate graft, int cups, List<LossStep> passed, Around around) {
+        double[][] days = around.equals(usual)
+                ? luck.computeIfAbsent(graft, this::lucky)
+                : shifted(luck.computeIfAbsent(graft, this::lucky), graft, around);
+        Set<LossStep> behind = passed.isEmpty() ? EnumSet.noneOf(LossStep.class) : EnumSet.copyOf(passed);
+        boolean[][] took = new boolean[many][cups];
+        boolean[][] ripe = new boolean[many][cups];
+        boolean[][] virgin = new boolean[many][cups];
+        double[][] laysAt = new double[many][cups];
+        SplittableRandom random = seeds.split();
+        for (int draw = 0; draw < many; draw++) {
+            for (int cup = 0; cup < cups; cup++) {
+                took[draw][cup] = passes(LossStep.TAKE, behind, days[draw], random);
+                ripe[draw][cup] = passes(LossStep.SOUND, behind, days[draw], random) && took[draw][cup];
+                virgin[draw][cup] = passes(LossStep.EMERGENCE, behind, days[draw], random);
+                boolean mates = passes(LossStep.MATING, behind, days[draw], random);
+                double when = random.nextDouble();
+                laysAt[draw][cup] = !mates ? NEVER : behind.contains(LossStep.MATING) ? 0 : when;
+            }
+        }
+        return new Drawn(graft, took, ripe, virgin, laysAt);
+    }
+
+    private static boolean passes(LossStep step, Set<LossStep> behind, double[] day, SplittableRandom random) {
+        double chance = random.nextDouble();
+        return behind.contains(step) || chance < day[WAY.indexOf(step)];
+    }
+
+    private double[][] lucky(LocalDate graft) {
+        double[][] days = new double[many][WAY.size()];
+        RandomDataGenerator random = new RandomDataGenerator(seeds.nextLong());
+        for (int step = 0; step < WAY.size(); step++) {
+            Rate rate = supply.rate(WAY.get(step), graft, usual);
+            for (int draw = 0; draw < many; draw++) {
+                days[draw][step] = random.nextBeta(rate.successes(), rate.failures());
+            }
+        }
+        return days;
+    }
+
+    /** The same luck for what does better or worse than usual: by the difference of their log-odds. */
+    private double[][] shifted(double[][] days, LocalDate graft, Around around) {
+        double[][] shifted = new double[many][WAY.size()];
+        for (int step = 0; step < WAY.size(); step++) {
+            double shift = logOdds(supply.rate(WAY.get(step), graft, around).mean())
+                    - logOdds(supply.rate(WAY.get(step), graft, usual).mean());
+            for (int draw = 0; draw < many; draw++) {
+                shifted[draw][step] = 1 / (1 + Math.exp(-logOdds(days[draw][step]) - shift));
+            }
+        }
+        return shifted;
+    }
+
+    private static double logOdds(double share) {
+        return Math.log(share / (1 - share));
+    }
+}

@@ -1,0 +1,53 @@
+package vividcrown.core.season.unfold;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.time.temporal.TemporalAdjusters;
+import java.util.EnumMap;
+import java.util.Map;
+import java.util.Optional;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.SupplyKind;
+
+/**
+ * On which days it is grafted: for queens on the first working day of a week and on one three days later, so that a second day's luck joins
+ * the first and takes are known in between; for cells and virgins on any, for they keep no time.
+ */
+record GraftDays(SeasonBrief brief) {
+
+    private static final int WEEK = 7;
+    private static final int APART_DAYS = 3;
+
+    /** For each kind that may be grafted that day, the next day on which it could be instead. */
+    Map<SupplyKind, LocalDate> next(LocalDate day) {
+        Map<SupplyKind, LocalDate> next = new EnumMap<>(SupplyKind.class);
+        LocalDate following = workday(day.plusDays(1));
+        next.put(SupplyKind.CELLS, following);
+        next.put(SupplyKind.VIRGINS, following);
+        if (isForQueens(day)) {
+            LocalDate later = day.plusDays(1);
+            while (!isForQueens(later) && ChronoUnit.DAYS.between(day, later) < 2 * WEEK) {
+                later = later.plusDays(1);
+            }
+            next.put(SupplyKind.QUEENS, later);
+        }
+        return next;
+    }
+
+    private boolean isForQueens(LocalDate day) {
+        LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
+        return Optional.of(workday(monday)).filter(first -> first.equals(day)
+                || workday(first.plusDays(APART_DAYS)).equals(day)).isPresent();
+    }
+
+    /** The first day on which one works, and again when its cells are ripe. */
+    private LocalDate workday(LocalDate from) {
+        LocalDate day = from;
+        while (ChronoUnit.DAYS.between(from, day) < WEEK && !(brief.means().crew().works(day)
+                && brief.means().crew().works(day.plusDays(brief.ripeAfter())))) {
+            day = day.plusDays(1);
+        }
+        return day;
+    }
+}

@@ -1,0 +1,266 @@
+package vividcrown.core.season.unfold;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.Underway;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.supply.Supply;
+
+/**
+ * The rest of the season lived through many times, asked again on every graft day and before cells are placed: how often each order is whole
+ * on its day if one goes on planning.
+ */
+public final class Lives {
+
+    private static final int TAKES_SEEN_DAYS = 5;
+    private static final int DRAWS = 32;
+
+    private final SeasonBrief brief;
+    private final SeasonWorth worth;
+    private final Supply supply;
+    private final Timing timing;
+    private final List<Wanted> orders;
+    private final int ripeAfter;
+    private final int emergedAfter;
+    private final GraftDays days;
+
+    private Lives(SeasonBrief brief, SeasonWorth worth) {
+        this.brief = brief;
+        this.worth = worth;
+        this.supply = new Supply(brief);
+        this.timing = new Timing(brief, supply);
+        this.orders = timing.orders();
+        this.ripeAfter = brief.ripeAfter();
+        this.emergedAfter = supply.soonest(Product.VIRGINS);
+        this.days = new GraftDays(brief);
+    }
+
+    /**
+     * @param lives how often, 8–2,000
+     * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
+     * @return by the demand's id: share of the lives in which its whole number was there in time
+     */
+    public static Map<String, Double> odds(SeasonBrief brief, SeasonWorth worth, int lives) {
+        brief.refuse();
+        List<Stock> stocks = Stocks.of(brief);
+        int hands = Runtime.getRuntime().availableProcessors();
+        // what each hand reckons it keeps for itself
+        List<Set<String>> met = IntStream.range(0, hands).parallel().mapToObj(hand -> {
+            Lives own = new Lives(brief, worth);
+            return IntStream.iterate(hand, life -> life < lives, life -> life + hands)
+                    .mapToObj(life -> own.new Life(stocks, brief.today().toEpochDay() * 10_007 + life).live()).toList();
+        }).flatMap(List::stream).toList();
+        Map<String, Double> odds = new HashMap<>();
+        brief.demands().forEach(one -> odds.put(one.id(),
+                (double) met.stream().filter(whole -> whole.contains(one.id())).count() / lives));
+        return odds;
+    }
+
+    /** A batch in one life. */
+    private final class Living {
+        private final RunningBatch batch;
+        private final SupplyKind kind;
+        private final Draws.Drawn truth;
+        private final boolean isNew;
+        private int meant;
+        private int given;
+        private boolean placed;
+
+        Living(Stock stock, boolean isNew, Draws luck) {
+            this.isNew = isNew;
+            this.batch = stock.batch();
+            this.kind = stock.kind();
+            this.meant = stock.meant();
+            this.placed = batch.passed().contains(LossStep.SOUND);
+            this.truth = luck.of(batch.graftDay(), batch.alive(), batch.passed(), batch.around());
+        }
+
+        private int took() {
+            return count(truth.took()[0]);
+        }
+
+        private int ripe() {
+            return count(truth.ripe()[0]);
+        }
+
+        private static int count(boolean[] cups) {
+            int count = 0;
+            for (boolean one : cups) {
+                count += one ? 1 : 0;
+            }
+            return count;
+        }
+
+        /** Those placed that come out, or, of queens, that lay with so much of the time behind them. */
+        private int came(double share) {
+            int ripe = 0;
+            int count = 0;
+            for (int cup = 0; cup < batch.alive(); cup++) {
+                if (truth.ripe()[0][cup] && ripe++ < meant && truth.virgin()[0][cup]
+                        && (kind != SupplyKind.QUEENS || truth.laysAt()[0][cup] <= share)) {
+                    count++;
+                }
+            }
+            return count;
+        }
+
+        private int had(Wanted order) {
+            boolean suits = order.kind() == kind && order.takes(batch.line());
+            double share = suits ? timing.ready(order, batch.graftDay()) : -1;
+            if (share < 0) {
+                return 0;
+            }
+            return (kind == SupplyKind.CELLS ? ripe() : came(share)) - given;
+        }
+
+        /** As anybody can know it that morning; empty if nothing is left of it. */
+        private Optional<Stock> known(LocalDate day) {
+            long age = ChronoUnit.DAYS.between(batch.graftDay(), day);
+            if (day.isAfter(timing.keepsUntil(kind, batch.graftDay())) || kind == SupplyKind.CELLS && age > ripeAfter) {
+                return Optional.empty();
+            }
+            List<LossStep> passed = new ArrayList<>(batch.passed());
+            int alive = batch.alive();
+            if (!passed.contains(LossStep.TAKE) && age >= TAKES_SEEN_DAYS) {
+                passed.add(LossStep.TAKE);
+                alive = took();
+            }
+            if (!passed.contains(LossStep.SOUND) && age >= ripeAfter && placed) {
+                passed.add(LossStep.SOUND);
+                alive = Math.min(meant, ripe());
+            }
+            if (!passed.contains(LossStep.EMERGENCE) && age >= emergedAfter && placed) {
+                passed.add(LossStep.EMERGENCE);
+                alive = came(Draws.NEVER);
+            }
+            return alive - given > 0
+                    ? Optional.of(new Stock(new RunningBatch(batch.id(), batch.line(), batch.graftDay(), alive - given,
+                            passed, batch.around()), kind, meant, isNew))
+                    : Optional.empty();
+        }
+    }
+
+    private final class Life {
+        private final Draws luck;
+        private final List<Living> living = new ArrayList<>();
+        private final Set<String> whole = new HashSet<>();
+        private final Set<String> gone = new HashSet<>();
+        private final FreeBuilders builders = new FreeBuilders(brief.means().builders());
+
+        Life(List<Stock> stocks, long seed) {
+            this.luck = new Draws(supply, 1, seed);
+            stocks.forEach(stock -> living.add(new Living(stock, false, luck)));
+        }
+
+        Set<String> live() {
+            LocalDate last = orders.isEmpty() ? brief.today() : orders.getLast().day();
+            for (LocalDate day = brief.today(); !day.isAfter(last); day = day.plusDays(1)) {
+                place(day);
+                handOver(day);
+                graft(day);
+            }
+            return whole;
+        }
+
+        private SeasonBrief on(LocalDate day) {
+            return new SeasonBrief(day, brief.until().isBefore(day) ? day : brief.until(),
+                    brief.demands().stream().filter(one -> !gone.contains(one.id())).toList(), brief.means(),
+                    brief.drones(), Underway.NOTHING, brief.expected());
+        }
+
+        private List<Wanted> open() {
+            return orders.stream().filter(one -> !gone.contains(one.demand().id())).toList();
+        }
+
+        private List<Stock> stocks(LocalDate day) {
+            return living.stream().flatMap(one -> one.known(day).stream()).toList();
+        }
+
+        private void place(LocalDate day) {
+            for (Living one : living) {
+                if (one.placed || ChronoUnit.DAYS.between(one.batch.graftDay(), day) < ripeAfter) {
+                    continue;
+                }
+                one.placed = true;
+                if (one.kind == SupplyKind.QUEENS && gone.size() < orders.size()) {
+                    int ripe = one.ripe();
+                    Stock itself = new Stock(
+                            new RunningBatch(one.batch.id(), one.batch.line(), one.batch.graftDay(), ripe,
+                                    Timing.RIPE, one.batch.around()),
+                            SupplyKind.QUEENS, ripe, one.isNew);
+                    List<Stock> all = new ArrayList<>(living.stream().filter(other -> other != one)
+                            .flatMap(other -> other.known(day).stream()).toList());
+                    all.add(itself);
+                    one.meant = Math.min(freeNucs(one, day),
+                            new Ahead(on(day), supply, open(), all, worth, DRAWS, day.toEpochDay())
+                                    .place(itself, day));
+                }
+            }
+        }
+
+        /** Of what hung on the bars when this began the season's nucs that are taken tell already, from the day on which it is ripe. */
+        private int freeNucs(Living itself, LocalDate day) {
+            int taken = living.stream().filter(one -> one.isNew && one.kind == SupplyKind.QUEENS && one.placed
+                    && one != itself && !day.isAfter(timing.keepsUntil(one.kind, one.batch.graftDay())))
+                    .mapToInt(one -> Math.max(0, Math.min(one.meant, one.ripe()) - one.given)).sum();
+            return Math.max(0, brief.means().freeNucs(itself.isNew ? day : day.minusDays(1)) - taken);
+        }
+
+        private void handOver(LocalDate day) {
+            for (Wanted order : orders) {
+                if (!order.day().equals(day)) {
+                    continue;
+                }
+                gone.add(order.demand().id());
+                int need = order.demand().count();
+                List<Living> from = living.stream()
+                        .sorted(Comparator.comparing((Living one) -> one.batch.line().isPresent())
+                                .thenComparing(one -> one.batch.graftDay()))
+                        .toList();
+                for (Living one : from) {
+                    int take = Math.clamp(one.had(order), 0, need);
+                    one.given += take;
+                    need -= take;
+                }
+                if (need == 0 && !day.isAfter(order.demand().until())) {
+                    whole.add(order.demand().id());
+                }
+            }
+        }
+
+        private void graft(LocalDate day) {
+            if (!brief.isGraftDay(day) || gone.size() == orders.size()) {
+                return;
+            }
+            Map<SupplyKind, LocalDate> next = new EnumMap<>(days.next(day));
+            next.keySet().removeIf(kind -> orders.stream().noneMatch(one -> one.kind() == kind
+                    && !gone.contains(one.demand().id()) && timing.reaches(one, day)));
+            int free = builders.cups(day);
+            if (next.isEmpty() || free < 1) {
+                return;
+            }
+            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), worth, DRAWS, day.toEpochDay())
+                    .grafts(next, free, builders.usualLoad());
+            builders.load(day, grafts.stream().mapToInt(Ahead.Graft::cups).sum());
+            grafts.forEach(graft -> living.add(new Living(new Stock(new RunningBatch(day + " " + graft.kind()
+                    + graft.line().orElse(""), graft.line(), day, graft.cups(), List.of(),
+                    Around.NOTHING_KNOWN), graft.kind(), graft.place(), true), true, luck)));
+        }
+    }
+}

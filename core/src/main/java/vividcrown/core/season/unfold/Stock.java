@@ -1,0 +1,25 @@
+package vividcrown.core.season.unfold;
+
+import java.time.LocalDate;
+import java.util.Optional;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.demand.SupplyKind;
+
+/**
+ * What lives already, as the season ahead counts on it.
+ *
+ * @param batch cups, cells, virgins or queens of one graft
+ * @param kind as what it is to be handed over
+ * @param meant of its ripe cells that are to be placed, or were; all if it is more than there are
+ * @param planned its nucs are not among those that are told to be taken: it was grafted in this reckoning only
+ */
+public record Stock(RunningBatch batch, SupplyKind kind, int meant, boolean planned) {
+
+    public Optional<String> line() {
+        return batch.line();
+    }
+
+    LocalDate graft() {
+        return batch.graftDay();
+    }
+}

@@ -1,0 +1,191 @@
+package vividcrown.core.season.unfold;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
+
+/** Ways to decide: rules of thumb as producers use them, and the program. */
+final class Keepers {
+
+    private static final double QUEEN = through(Product.MATED_QUEENS);
+
+    private Keepers() {
+    }
+
+    private static double through(Product product) {
+        return product.losses().stream().mapToDouble(step -> step.prior().mean()).reduce(1, (one, two) -> one * two);
+    }
+
+    /** The last day on which a graft, and what is ripe of it, falls on working days. */
+    private static boolean isDay(LivedSeason season, Demand demand, int lead) {
+        return season.today().equals(lastGraft(season, demand.until().minusDays(lead)));
+    }
+
+    private static LocalDate lastGraft(LivedSeason season, LocalDate day) {
+        LocalDate last = day;
+        while (!season.works(last) || !season.works(last.plusDays(10))) {
+            last = last.minusDays(1);
+        }
+        return last;
+    }
+
+    private record Pool(SupplyKind kind, Optional<String> line) {
+    }
+
+    /** Expected, of what lives, by pool; older batches serve earlier orders, as they come. */
+    private static Map<Pool, Double> expected(LivedSeason season) {
+        Map<Pool, Double> there = new LinkedHashMap<>();
+        season.stocks().forEach(stock -> {
+            double share = 1;
+            for (LossStep step : Draws.WAY.subList(0, stock.kind() == SupplyKind.QUEENS
+                    ? 4
+                    : stock.kind() == SupplyKind.VIRGINS ? 3 : 2)) {
+                share *= stock.batch().passed().contains(step) ? 1 : step.prior().mean();
+            }
+            there.merge(new Pool(stock.kind(), stock.line()), share * stock.batch().alive(), Double::sum);
+        });
+        return there;
+    }
+
+    private static int lead(SupplyKind kind, int queens) {
+        return switch (kind) {
+            case CELLS -> 10;
+            case VIRGINS -> 13;
+            case QUEENS -> queens;
+        };
+    }
+
+    /** Every Monday what is still missing of all that falls due in the week that is so far ahead, and a part more. */
+    record Mondays(double safety, int days) implements LivedSeason.Keeper {
+        @Override
+        public List<Ahead.Graft> grafts(LivedSeason season) {
+            boolean monday = season.today().getDayOfWeek() == DayOfWeek.MONDAY;
+            Map<Pool, Double> there = expected(season);
+            Map<Pool, Double> missing = new LinkedHashMap<>();
+            season.known().demands().stream().sorted(Comparator.comparing(Demand::until)).forEach(demand -> {
+                SupplyKind kind = SupplyKind.of(demand.product());
+                boolean now = kind == SupplyKind.QUEENS
+                        ? monday && !demand.until().isAfter(season.today().plusDays(days + 6L))
+                                && !demand.until().isBefore(season.today().plusDays(24))
+                        : isDay(season, demand, lead(kind, days));
+                still(demand, kind, there, now ? missing : new LinkedHashMap<>());
+            });
+            return cups(missing, safety);
+        }
+
+        @Override
+        public int place(LivedSeason season, LivedSeason.Batch batch, int ripe, int nucs) {
+            return ripe;
+        }
+    }
+
+    /** Back from each order alone, and once more for what is missing by then. */
+    record BackFromEach(double safety, int days, int again) implements LivedSeason.Keeper {
+        @Override
+        public List<Ahead.Graft> grafts(LivedSeason season) {
+            Map<Pool, Double> there = expected(season);
+            Map<Pool, Double> missing = new LinkedHashMap<>();
+            season.known().demands().stream().sorted(Comparator.comparing(Demand::until)).forEach(demand -> {
+                SupplyKind kind = SupplyKind.of(demand.product());
+                boolean now = isDay(season, demand, lead(kind, days)) || kind == SupplyKind.QUEENS
+                        && isDay(season, demand, again);
+                still(demand, kind, there, now ? missing : new LinkedHashMap<>());
+            });
+            return cups(missing, safety);
+        }
+
+        @Override
+        public int place(LivedSeason season, LivedSeason.Batch batch, int ripe, int nucs) {
+            return ripe;
+        }
+    }
+
+    private static void still(Demand demand, SupplyKind kind, Map<Pool, Double> there, Map<Pool, Double> missing) {
+        double need = demand.count();
+        List<Pool> pools = new ArrayList<>();
+        demand.line().ifPresentOrElse(line -> pools.add(new Pool(kind, Optional.of(line))), () -> {
+            pools.add(new Pool(kind, Optional.empty()));
+            there.keySet().stream().filter(one -> one.kind() == kind && one.line().isPresent()).forEach(pools::add);
+        });
+        for (Pool pool : pools) {
+            double take = Math.min(need, there.getOrDefault(pool, 0.0));
+            there.merge(pool, -take, Double::sum);
+            need -= take;
+        }
+        if (need > 0.5) {
+            missing.merge(new Pool(kind, demand.line()), need, Double::sum);
+        }
+    }
+
+    private static List<Ahead.Graft> cups(Map<Pool, Double> missing, double safety) {
+        List<Ahead.Graft> grafts = new ArrayList<>();
+        missing.forEach((pool, need) -> {
+            double share = switch (pool.kind()) {
+                case CELLS -> through(Product.RIPE_CELLS);
+                case VIRGINS -> through(Product.VIRGINS);
+                case QUEENS -> QUEEN;
+            };
+            int cups = (int) Math.ceil((1 + safety) * need / share);
+            grafts.add(new Ahead.Graft(pool.line(), pool.kind(), cups, cups));
+        });
+        return grafts;
+    }
+
+    /** The program, asked on its days, and before cells are placed. */
+    record Program(SeasonWorth worth, Set<DayOfWeek> days, int draws) implements LivedSeason.Keeper {
+        @Override
+        public List<Ahead.Graft> grafts(LivedSeason season) {
+            if (season.known().demands().isEmpty()) {
+                return List.of();
+            }
+            Map<SupplyKind, LocalDate> next = new EnumMap<>(SupplyKind.class);
+            LocalDate tomorrow = season.today().plusDays(1);
+            while (!season.works(tomorrow) || !season.works(tomorrow.plusDays(10))) {
+                tomorrow = tomorrow.plusDays(1);
+            }
+            next.put(SupplyKind.CELLS, tomorrow);
+            next.put(SupplyKind.VIRGINS, tomorrow);
+            if (days.contains(season.today().getDayOfWeek())) {
+                next.put(SupplyKind.QUEENS, next(season.today()));
+            }
+            return new Ahead(season.known(), season.stocks(), worth, draws, season.today().toEpochDay())
+                    .grafts(next, season.freeCups(), 38);
+        }
+
+        private LocalDate next(LocalDate today) {
+            LocalDate next = today.plusDays(1);
+            while (!days.contains(next.getDayOfWeek())) {
+                next = next.plusDays(1);
+            }
+            return next;
+        }
+
+        @Override
+        public int place(LivedSeason season, LivedSeason.Batch batch, int ripe, int nucs) {
+            if (season.known().demands().isEmpty()) {
+                return 0;
+            }
+            List<Stock> others = new ArrayList<>(season.stocks());
+            others.removeIf(one -> one.batch().graftDay().equals(batch.graft()) && one.line().equals(batch.line())
+                    && one.kind() == batch.kind());
+            Stock itself = new Stock(new RunningBatch("it", batch.line(), batch.graft(), ripe, Timing.RIPE,
+                    Around.NOTHING_KNOWN), SupplyKind.QUEENS, ripe, true);
+            others.add(itself);
+            return new Ahead(season.known(), others, worth, draws, season.today().toEpochDay())
+                    .place(itself, next(season.today().minusDays(1)));
+        }
+    }
+}

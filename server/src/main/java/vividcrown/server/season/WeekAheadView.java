@@ -1,0 +1,72 @@
+package vividcrown.server.season;
+
+import java.time.LocalDate;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import vividcrown.core.demand.Product;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.unfold.WeekAhead;
+import vividcrown.server.wire.ReasonView;
+
+/**
+ * The week ahead.
+ *
+ * @param grafts by day
+ * @param placings ripe cells by day
+ * @param orders how each order stands if nothing more is done
+ * @param notes what stands in the way
+ */
+record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, List<WeekOrderView> orders,
+        List<ReasonView> notes) {
+
+    /**
+     * @param kind as what it is to be handed over
+     * @param line it has to be of; left out if it does not matter
+     * @param place of its ripe cells, so many at most are worth a nuc
+     * @param ifs by the takes of the graft before
+     */
+    record GraftStepView(LocalDate day, SupplyKind kind, @Nullable String line, int cups, int place, List<TakesIf> ifs,
+            List<ReasonView> reasons) {
+    }
+
+    /** @param takes counted of the graft before, about @param cups then */
+    record TakesIf(int takes, int cups) {
+    }
+
+    /**
+     * @param batch which cells
+     * @param ripe about so many are ripe that day
+     * @param place of these that are worth a nuc
+     * @param over that nobody would get the queen of
+     */
+    record PlacingView(LocalDate day, String batch, int ripe, int place, int over, List<ReasonView> reasons) {
+    }
+
+    /**
+     * @param ifNothingMore chance of the whole number in time with what lives alone, 0–1
+     * @param helpsUntil last day on which a graft still helps it; left out if none does
+     */
+    record WeekOrderView(String demand, Product product, int count, LocalDate until, double ifNothingMore,
+            @Nullable LocalDate helpsUntil) {
+    }
+
+    static WeekAheadView of(WeekAhead week) {
+        return new WeekAheadView(
+                week.steps().stream().filter(WeekAhead.Grafts.class::isInstance).map(WeekAhead.Grafts.class::cast)
+                        .map(one -> new GraftStepView(one.day(), one.kind(), one.line().orElse(null), one.cups(),
+                                one.place(),
+                                one.ifs().stream().map(then -> new TakesIf(then.takes(), then.cups())).toList(),
+                                ReasonView.of(one.reasons())))
+                        .toList(),
+                week.steps().stream().filter(WeekAhead.Places.class::isInstance).map(WeekAhead.Places.class::cast)
+                        .map(one -> new PlacingView(one.day(), one.batch(), one.ripe(), one.place(),
+                                one.over(), ReasonView.of(one.reasons())))
+                        .toList(),
+                week.orders().stream()
+                        .map(one -> new WeekOrderView(one.demand().id(), one.demand().product(), one.demand().count(),
+                                one.demand().until(), Math.round(1000 * one.ifNothingMore()) / 1000.0,
+                                one.helpsUntil().orElse(null)))
+                        .toList(),
+                ReasonView.of(week.notes()));
+    }
+}
