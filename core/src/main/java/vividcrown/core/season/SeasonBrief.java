@@ -48,6 +48,10 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
         return new SeasonBrief(today, until, demands, others, drones, underway, expected);
     }
 
+    public SeasonBrief withDemands(List<Demand> others) {
+        return new SeasonBrief(today, until, others, means, drones, underway, expected);
+    }
+
     /**
      * What makes it senseless to plan at all, each with what to change; empty if there is nothing. An order that cannot
      * be met is not among it: the plan says so, and what would help.

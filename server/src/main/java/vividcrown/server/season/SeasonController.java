@@ -30,6 +30,8 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.Promise;
+import vividcrown.core.season.plan.SolveWatch;
+import vividcrown.core.season.plan.Without;
 import vividcrown.core.season.sheet.BuilderSheet;
 import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
@@ -54,6 +56,7 @@ class SeasonController {
 
     private static final int EXAMPLE_QUEENS = 40;
     private static final int LIVES = 30;
+    private static final double SECONDS_WITHOUT = 4;
 
     /**
      * A demand as it stands today.
@@ -134,6 +137,18 @@ class SeasonController {
         return Refusal.checked(() -> Lives.odds(made.brief(), worth, LIVES), "").entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .map(one -> new PlanningOdds(one.getKey(), one.getValue(), LIVES)).toList();
+    }
+
+    /** What a no to an order would free: the season planned with it and without it, which takes seconds. */
+    @GetMapping("/without/{demand}")
+    @Operation(operationId = "without", summary = "What a no to an order would free")
+    public WithoutView without(@PathVariable String demand) {
+        SeasonBrief brief = briefs.make(SeasonBriefs.WhatIf.NOTHING).brief();
+        if (brief.demands().stream().noneMatch(one -> one.id().equals(demand))) {
+            throw Refusal.notFound(Sentence.of("refusal.orderGone"));
+        }
+        return WithoutView.of(Refusal.checked(
+                () -> Without.of(brief, demand, SECONDS_WITHOUT, SolveWatch.untilInterrupted()), ""));
     }
 
     /** How what is planned stands against what is promised, with the sheets for it. */

@@ -2,6 +2,7 @@ package vividcrown.server.season;
 
 import io.swagger.v3.oas.annotations.Operation;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
@@ -18,6 +19,7 @@ import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.plan.SeasonPlanner;
 import vividcrown.core.season.plan.SolveWatch;
+import vividcrown.core.season.plan.Without;
 import vividcrown.core.season.unfold.SeasonWorth;
 import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.problem.Refusal;
@@ -70,6 +72,20 @@ class SeasonPlanReckonController {
     WeekAheadView week(@Valid @RequestBody WeekRequest asked) {
         return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(asked.season().brief(),
                 Objects.requireNonNullElse(asked.worth(), SeasonWorth.USUAL)), ""));
+    }
+
+    /** @param demand the one that is said no to, by its id */
+    record WithoutRequest(@NotNull @Valid SeasonAsked season,
+            @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String demand) {
+    }
+
+    @PostMapping("/season-without")
+    @Operation(summary = "What a no to one of a season's demands would free", description = """
+            Takes a season as season-plan does; plans it with the demand and without it. Answers the hours, cups and nuc days that are
+            freed, and how the others stand in both.""")
+    WithoutView without(@Valid @RequestBody WithoutRequest asked) {
+        return WithoutView.of(Refusal.checked(() -> Without.of(asked.season().brief(), asked.demand(),
+                asked.season().secondsOrUsual(), SolveWatch.untilInterrupted()), ""));
     }
 
     @PostMapping("/season-check")

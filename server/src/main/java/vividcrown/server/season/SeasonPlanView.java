@@ -123,10 +123,14 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     }
 
     /**
-     * @param amount how many nucs, builders, hours or places; days later; percent sure; 0 for days off
+     * @param amount how many nucs, builders, hours or places; days later; percent sure; how many promised or bought in; queens of the order said
+     *        no to; 0 for days off
      * @param helps the demands that hold with it and do not without
+     * @param loses the demands that stand more firmly without it
+     * @param hours of work more, negative if fewer
      */
-    public record WayOutView(Relaxation kind, int amount, List<String> helps, String text) {
+    public record WayOutView(Relaxation kind, int amount, List<String> helps, List<String> loses, double hours,
+            String text) {
     }
 
     /**
@@ -215,7 +219,8 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                 plan.changes().stream().map(one -> new ChangeView(one.kind(), one.day(), one.builder(), one.cups(),
                         one.before().orElse(null))).toList(),
                 plan.waysOut().stream()
-                        .map(way -> new WayOutView(way.kind(), way.amount(), way.helps(), way.text().toString()))
+                        .map(way -> new WayOutView(way.kind(), way.amount(), way.helps(), way.loses(),
+                                Math.round(way.hours() * 10) / 10.0, way.text().toString()))
                         .toList(),
                 Math.round(plan.hours() * 10) / 10.0,
                 new SearchView(plan.search().proven(), plan.search().gap(), plan.search().cost(),

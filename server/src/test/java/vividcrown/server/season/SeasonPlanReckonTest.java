@@ -91,6 +91,36 @@ class SeasonPlanReckonTest {
         assertThat(answer.path("waysOut").findValuesAsString("kind")).contains("NUCS");
     }
 
+    /** Whoever cannot have everything is told what can be done about it, and what it costs the others. */
+    @Test
+    void a_way_out_says_whom_it_helps_whom_it_costs_and_how_much_work_it_is() {
+        Map<String, Object> few = season();
+        few.put("nucs", 30);
+        JsonNode ways = plans(few).path("waysOut");
+        assertThat(ways.findValuesAsString("kind")).contains("NUCS").containsAnyOf("BUY_IN", "LATER");
+        ways.forEach(way -> {
+            assertThat(way.path("helps")).isNotEmpty();
+            assertThat(way.path("loses").isArray()).isTrue();
+            assertThat(way.path("hours").isNumber()).isTrue();
+            assertThat(way.path("text").asString()).endsWith(".");
+        });
+    }
+
+    @Test
+    void a_no_to_a_demand_says_what_it_frees_and_a_no_to_nobody_is_refused() {
+        Map<String, Object> two = season();
+        two.put("demands", List.of(Map.of("id", "A", "product", "MATED_QUEENS", "count", 20, "until", "2026-06-12"),
+                Map.of("id", "B", "product", "MATED_QUEENS", "count", 10, "until", "2026-07-20")));
+        two.put("seconds", 3);
+        JsonNode freed = anybody.post("/api/v1/reckon/season-without", Map.of("season", two, "demand", "B")).json();
+        assertThat(freed.path("cups").asInt()).isBetween(10, 45);
+        assertThat(freed.path("hours").asDouble()).isPositive();
+        assertThat(freed.path("others")).singleElement()
+                .satisfies(one -> assertThat(one.path("demand").asString()).isEqualTo("A"));
+        assertThat(anybody.post("/api/v1/reckon/season-without", Map.of("season", two, "demand", "C")).findings())
+                .singleElement().asString().contains("no demand called C");
+    }
+
     private JsonNode plans(Map<String, Object> asked) {
         Client.Answer answer = anybody.post("/api/v1/reckon/season-plan", asked);
         assertThat(answer.status()).as(answer.text()).isEqualTo(200);

@@ -47,6 +47,12 @@ public record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until
         return demands.stream().anyMatch(one -> one.id().equals(demand));
     }
 
+    /** What is left of it without one of its demands; empty if that is all of it. */
+    public Optional<PromiseGroup> without(String demand) {
+        List<Demand> left = demands.stream().filter(one -> !one.id().equals(demand)).toList();
+        return left.isEmpty() ? Optional.empty() : Optional.of(new PromiseGroup(left, from, until));
+    }
+
     /** Of its demands, as the caller knows them. */
     public String names() {
         return demands.stream().map(Demand::id).collect(Collectors.joining(", "));

@@ -1,11 +1,15 @@
 package vividcrown.core.season.plan;
 
-import java.util.LinkedHashSet;
+import java.time.temporal.ChronoUnit;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
-import java.util.Set;
+import java.util.stream.IntStream;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.supply.Outcome;
@@ -20,17 +24,34 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
         List<PlannedBatch> batches, List<DroneStart> droneStarts, Outcome outcome) {
 
     boolean allHold() {
-        return holding().size() == groups.size();
+        return IntStream.range(0, groups.size()).allMatch(at -> state(at) == Promise.State.HOLDS);
     }
 
-    Set<PromiseGroup> holding() {
-        Set<PromiseGroup> holding = new LinkedHashSet<>();
-        for (int index = 0; index < groups.size(); index++) {
-            if (state(index) == Promise.State.HOLDS) {
-                holding.add(groups.get(index));
-            }
+    /** Where a demand's group is. */
+    int indexOf(String demand) {
+        return IntStream.range(0, groups.size()).filter(at -> groups.get(at).wants(demand)).findFirst().orElseThrow();
+    }
+
+    /** How firmly each demand can be promised, by its own chance: who is served first may hold where the last of a group does not. */
+    Map<Demand, Promise.State> states() {
+        Map<String, Double> chances = outcome.chances();
+        Map<Demand, Promise.State> states = new LinkedHashMap<>();
+        groups.forEach(group -> group.demands().forEach(
+                demand -> states.put(demand, stateOf(demand, Objects.requireNonNull(chances.get(demand.id()))))));
+        return states;
+    }
+
+    private Promise.State stateOf(Demand demand, double chance) {
+        if (daysLate(demand) > 0) {
+            return Promise.holds(chance, demand.assurance()) ? Promise.State.LATE : Promise.State.AT_RISK;
         }
-        return holding;
+        return Promise.standing(chance, demand.assurance());
+    }
+
+    /** Days after the last that is wanted; 0 if it is not met at all. */
+    int daysLate(Demand demand) {
+        return solution.choices().get(indexOf(demand.id())).filter(one -> one.daysLate() > 0)
+                .map(one -> (int) Math.max(0, ChronoUnit.DAYS.between(demand.until(), one.delivery()))).orElse(0);
     }
 
     Promise.State state(int group) {
@@ -46,6 +67,17 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
 
     private static Promise.State inTime(Recipe recipe) {
         return recipe.daysLate() > 0 ? Promise.State.LATE : Promise.State.HOLDS;
+    }
+
+    /** No plan of these recipes costs less: each group served as cheaply as it could be alone, the builders for nothing. */
+    double atLeast() {
+        double sum = 0;
+        for (int index = 0; index < groups.size(); index++) {
+            PromiseGroup group = groups.get(index);
+            sum += recipes.get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
+                    .orElse(PlanCost.ofUnmet(group));
+        }
+        return sum;
     }
 
     /** What it is worth, as the model weighs it, but from what it really comes to. */

@@ -22,6 +22,10 @@ import vividcrown.core.season.recipe.WorkTime;
  */
 final class GreedyStart {
 
+    private static final int MOST_ROUNDS = 8;
+    /** Another graft day costs some minutes more: nobody is badly served by it. */
+    private static final int NO_TROUBLE = 240;
+
     private final SeasonBrief brief;
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes;
@@ -73,13 +77,46 @@ final class GreedyStart {
         brief.underway().locks().forEach(this::fix);
     }
 
+    /**
+     * Whoever is served badly comes earlier in the next round, and the cheapest of all rounds is taken ("squeaky wheel"; Joslin &amp;
+     * Clements, Journal of Artificial Intelligence Research 10, 1999; from memory).
+     */
     SeasonModel.Solution plan() {
-        List<Optional<Recipe>> choices = new ArrayList<>();
-        groups.forEach(_ -> choices.add(Optional.empty()));
-        IntStream.range(0, groups.size()).boxed()
+        Saved empty = save();
+        List<Integer> order = new ArrayList<>(IntStream.range(0, groups.size()).boxed()
                 .sorted(Comparator.comparing((Integer index) -> groups.get(index).priority())
                         .thenComparing(index -> groups.get(index).until()))
-                .forEach(index -> choices.set(index, cheapest(groups.get(index), recipes.get(index))));
+                .toList());
+        SeasonModel.Solution best = served(order);
+        SeasonModel.Solution last = best;
+        for (int round = 1; round < MOST_ROUNDS; round++) {
+            SeasonModel.Solution before = last;
+            int[] trouble = IntStream.range(0, groups.size()).map(index -> trouble(index, before)).toArray();
+            if (IntStream.of(trouble).sum() == 0) {
+                break;
+            }
+            order.sort(Comparator.comparingInt(index -> -trouble[index]));
+            restore(empty);
+            last = served(order);
+            best = last.cost() < best.cost() ? last : best;
+        }
+        return best;
+    }
+
+    /** How much dearer a group is served than it could be alone, in minutes with penalties. */
+    private int trouble(int index, SeasonModel.Solution plan) {
+        PromiseGroup group = groups.get(index);
+        int least = recipes.get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
+                .orElse(PlanCost.ofUnmet(group));
+        int cost = plan.choices().get(index).map(one -> PlanCost.of(one, group)).orElse(PlanCost.ofUnmet(group));
+        return cost - least > NO_TROUBLE ? cost - least : 0;
+    }
+
+    /** One group after the other takes the cheapest way that still fits. */
+    private SeasonModel.Solution served(List<Integer> order) {
+        List<Optional<Recipe>> choices = new ArrayList<>();
+        groups.forEach(_ -> choices.add(Optional.empty()));
+        order.forEach(index -> choices.set(index, cheapest(groups.get(index), recipes.get(index))));
         Map<LocalDate, int[]> loads = new TreeMap<>();
         Map<LocalDate, int[][]> cups = new TreeMap<>();
         days.forEach((day, grafting) -> {

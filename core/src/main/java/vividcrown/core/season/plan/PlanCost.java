@@ -41,7 +41,7 @@ final class PlanCost {
             case BUILDERS -> 600;
             case HOURS -> 30;
             case CAGES -> 20;
-            case DAYS_OFF, LATER, ASSURANCE -> 0;
+            case DAYS_OFF, LATER, ASSURANCE, FEWER, BUY_IN, SAY_NO -> 0;
         };
     }
 

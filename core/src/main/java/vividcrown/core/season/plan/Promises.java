@@ -28,6 +28,7 @@ record Promises(RecipeBook book) {
     /** By the day promised. */
     List<Promise> of(Draft draft, List<SeasonPlan.WayOut> waysOut) {
         Map<String, Double> chances = draft.outcome().chances();
+        Map<Demand, Promise.State> states = draft.states();
         List<Promise> promises = new ArrayList<>();
         for (int index = 0; index < draft.groups().size(); index++) {
             PromiseGroup group = draft.groups().get(index);
@@ -45,7 +46,7 @@ record Promises(RecipeBook book) {
                     .filter(share -> group.wants(share.demand())).mapToInt(PlannedBatch.Share::cups).sum();
             for (Demand demand : group.demands()) {
                 double chance = Objects.requireNonNull(chances.get(demand.id()));
-                promises.add(new Promise(demand, stateOf(demand, chance, recipe), chance,
+                promises.add(new Promise(demand, Objects.requireNonNull(states.get(demand)), chance,
                         recipe.map(Recipe::delivery),
                         recipe.map(one -> (int) Math.max(0, ChronoUnit.DAYS.between(demand.until(), one.delivery())))
                                 .orElse(0),
@@ -55,14 +56,6 @@ record Promises(RecipeBook book) {
         promises.sort(
                 Comparator.comparing((Promise one) -> one.demand().until()).thenComparing(one -> one.demand().id()));
         return promises;
-    }
-
-    /** Of one demand by its own chance: who is served first may hold where the last of a group does not. */
-    private static Promise.State stateOf(Demand demand, double chance, Optional<Recipe> recipe) {
-        if (recipe.filter(one -> one.daysLate() > 0 && one.delivery().isAfter(demand.until())).isPresent()) {
-            return Promise.holds(chance, demand.assurance()) ? Promise.State.LATE : Promise.State.AT_RISK;
-        }
-        return Promise.standing(chance, demand.assurance());
     }
 
     /** Why it does not hold: no day left, no mother, or what would make it hold. */

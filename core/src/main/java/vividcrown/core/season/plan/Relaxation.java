@@ -15,5 +15,11 @@ public enum Relaxation {
     /** More places in the incubator. */
     CAGES,
     /** Less than the assurance wanted. */
-    ASSURANCE
+    ASSURANCE,
+    /** Fewer of the order, as surely as wanted. */
+    FEWER,
+    /** Queens, virgins or cells from somebody else. */
+    BUY_IN,
+    /** A no to another order. */
+    SAY_NO
 }

@@ -3,8 +3,6 @@ package vividcrown.core.season.plan;
 import com.google.ortools.sat.BoolVar;
 import com.google.ortools.sat.CpModel;
 import com.google.ortools.sat.CpSolver;
-import com.google.ortools.sat.CpSolverSolutionCallback;
-import com.google.ortools.sat.CpSolverStatus;
 import com.google.ortools.sat.IntVar;
 import com.google.ortools.sat.LinearExpr;
 import com.google.ortools.sat.LinearExprBuilder;
@@ -21,10 +19,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.concurrent.CompletableFuture;
-import java.util.concurrent.Executors;
-import java.util.concurrent.ScheduledExecutorService;
-import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.SeasonBrief;
@@ -232,6 +226,7 @@ final class SeasonModel {
                 model.addGreaterOrEqual(ofLine, 0);
             }
         }
+        wholeLoads();
         for (BatchLock lock : brief.underway().locks()) {
             LinearExprBuilder fixed = LinearExpr.newBuilder();
             IntVar[] there = Objects.requireNonNull(cups.get(lock.day()))[classOf(lock.builder())];
@@ -243,6 +238,31 @@ final class SeasonModel {
                 }
             }
             model.addEquality(fixed, lock.cups());
+        }
+    }
+
+    /**
+     * Builders are loaded whole: whatever recipe a group takes, its cups of a day take so many loads rounded up. This follows from the limits, but
+     * in the solver's linear bound a recipe of ten cups would pay for a quarter of a load.
+     */
+    private void wholeLoads() {
+        int most = classes.stream().mapToInt(one -> one.load() * one.percent()).max().orElse(1);
+        for (LocalDate day : days) {
+            for (int index = 0; index < groups.size(); index++) {
+                LinearExprBuilder loaded = LinearExpr.newBuilder();
+                boolean grafts = false;
+                for (int option = 0; option < recipes.get(index).size(); option++) {
+                    int cups = recipes.get(index).get(option).cupsOn(day);
+                    if (cups > 0) {
+                        grafts = true;
+                        loaded.addTerm(chosen.get(index).get(option), -Math.ceilDiv(cups * 100, most));
+                    }
+                }
+                if (grafts) {
+                    loaded.addSum(Objects.requireNonNull(loads.get(day)));
+                    model.addGreaterOrEqual(loaded, 0);
+                }
+            }
         }
     }
 
@@ -350,41 +370,30 @@ final class SeasonModel {
             int extra, double cost, double bound, boolean proven, double seconds) {
     }
 
-    /** @return empty if the locks cannot be kept together with builders and hours */
-    Optional<Solution> solve(double mostSeconds, SolveWatch watch) {
-        CpSolver solver = new CpSolver();
-        solver.getParameters().setMaxTimeInSeconds(mostSeconds)
-                .setNumWorkers(Math.clamp(Runtime.getRuntime().availableProcessors(), 4, 8)).setRandomSeed(1)
-                .setRelativeGapLimit(0.0001);
-        CpSolverSolutionCallback callback = new CpSolverSolutionCallback() {
-            private int plans;
-
-            @Override
-            public void onSolutionCallback() {
-                watch.found(++plans, objectiveValue(), bestObjectiveBound(), wallTime());
-            }
-        };
-        CpSolverStatus status;
-        try (ScheduledExecutorService looker = Executors.newScheduledThreadPool(2)) {
-            looker.scheduleAtFixedRate(() -> {
-                if (watch.isStopped()) {
-                    solver.stopSearch();
-                }
-            }, 100, 200, TimeUnit.MILLISECONDS);
-            // on a thread of its own: a virtual one would hold its carrier through the whole search and while it tells
-            status = CompletableFuture.supplyAsync(() -> solver.solve(model, callback), looker).join();
-            looker.shutdownNow();
+    /**
+     * The best that is found, or the plan that it began with if there was too little time even to take that one up.
+     *
+     * @return empty if the locks cannot be kept together with builders and hours
+     */
+    Optional<Solution> solve(Effort effort, SolveWatch watch) {
+        Searching.Best best = Searching.solve(model, effort, watch);
+        if (best.infeasible()) {
+            return Optional.empty();
         }
-        return switch (status) {
-            case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL));
-            case INFEASIBLE -> Optional.empty();
-            // too little time even to take up the plan that it began with: that one stands
-            case UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.of(new Solution(known.choices(), known.loads(),
-                    known.cups(), 0, known.cost(), 0, false, solver.wallTime()));
-        };
+        return Optional.of(best.hasPlan()
+                ? read(best)
+                : new Solution(known.choices(), known.loads(), known.cups(), 0, known.cost(), 0, false,
+                        best.seconds()));
     }
 
-    private Solution read(CpSolver solver, boolean proven) {
+    /** What is found; empty if there was too little time: the plan that it began with was one of another season. */
+    Optional<Solution> tried(Effort effort, SolveWatch watch) {
+        Searching.Best best = Searching.solve(model, effort, watch);
+        return best.hasPlan() ? Optional.of(read(best)) : Optional.empty();
+    }
+
+    private Solution read(Searching.Best best) {
+        CpSolver solver = best.solver();
         List<Optional<Recipe>> choices = new ArrayList<>();
         for (int index = 0; index < groups.size(); index++) {
             Optional<Recipe> choice = Optional.empty();
@@ -410,7 +419,7 @@ final class SeasonModel {
             grafted.put(day, perLine);
         }
         return new Solution(choices, used, grafted, extra.map(one -> (int) solver.value(one)).orElse(0),
-                solver.objectiveValue(), Math.max(0, solver.bestObjectiveBound()), proven, solver.wallTime());
+                solver.objectiveValue(), Math.max(0, best.bound()), best.proven(), best.seconds());
     }
 
     /** Builders that stand for themselves because a graft in them is fixed. */

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Source;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.demand.Demand;
 
@@ -55,12 +56,37 @@ public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, Lis
     }
 
     /**
+     * What would make hold what does not, tried before it is told.
+     *
+     * @param amount how many nucs, builders, hours a day or places; days later; percent sure; how many promised or bought in; queens of the
+     *        order said no to; 0 for days off
      * @param helps the demands that hold with it and do not without
-     * @param amount how many nucs, builders, hours a day or places; days later; percent sure; 0 for days off
+     * @param loses the demands that stand more firmly without it
+     * @param hours of work more, negative if fewer
      */
-    public record WayOut(Relaxation kind, int amount, List<String> helps, Sentence text, Reason reason) {
+    public record WayOut(Relaxation kind, int amount, List<String> helps, List<String> loses, double hours,
+            Sentence text, Reason reason) {
+
+        private static final double WORTH_TELLING = 0.5;
+
         public WayOut {
             helps = List.copyOf(helps);
+            loses = List.copyOf(loses);
+        }
+
+        /** @param what it is; who loses and what it takes is added to it */
+        static WayOut of(Relaxation kind, int amount, List<String> helps, List<String> loses, double hours,
+                Sentence what) {
+            Sentence text = what;
+            if (!loses.isEmpty() && kind != Relaxation.SAY_NO) {
+                text = Sentence.of("plan.wayOut.loses", text, String.join(", ", loses));
+            }
+            if (Math.abs(hours) >= WORTH_TELLING) {
+                text = Sentence.of(hours > 0 ? "plan.wayOut.more" : "plan.wayOut.less", text,
+                        Math.round(Math.abs(hours)));
+            }
+            return new WayOut(kind, amount, helps, loses, hours, text,
+                    new Reason(text, Source.derived("the plan asked again with it")));
         }
     }
 

@@ -1,23 +1,11 @@
 package vividcrown.core.season.plan;
 
-import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.function.Function;
-import vividcrown.core.odds.Circumstance;
 import vividcrown.core.reason.Sentence;
-import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
-import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
-import vividcrown.core.season.recipe.RecipeBook;
 import vividcrown.core.season.recipe.RecipeFinder;
-import vividcrown.core.season.supply.Outcome;
-import vividcrown.core.season.supply.RunningShares;
-import vividcrown.core.season.supply.Supply;
-import vividcrown.core.season.supply.Yield;
 import vividcrown.core.solver.Solver;
 
 /**
@@ -27,12 +15,11 @@ import vividcrown.core.solver.Solver;
  */
 public final class SeasonPlanner {
 
-    /** Shares of the time that is left; what remains looks for ways out. */
-    private static final double FOR_THE_FIRST_DRAFT = 0.3;
-    private static final double FOR_EACH_DRAFT = 0.5;
-    private static final int MOST_DRAFTS = 3;
+    /** Shares of the effort; what remains looks for ways out. */
+    private static final List<Double> FOR_THE_DRAFTS = List.of(0.45, 0.2, 0.1);
+    /** Where all hold nobody wants ways out. */
+    private static final double FOR_ALL_THAT_HOLD = 0.5;
     private static final double MUCH_DEARER = 1.05;
-    private static final double MAY_BE_LESS = 0.2;
     /** Of all the time: for choosing mothers and fitting cups after the solver has done. */
     private static final double TO_FINISH = 0.08;
     /** Queens over, on average, from which it is worth asking again. */
@@ -40,15 +27,10 @@ public final class SeasonPlanner {
     /** What is not counted takes time too. */
     private static final double SAFELY_WITHIN = 0.9;
 
-    private final SeasonBrief brief;
+    private final double mostSeconds;
     private final Deadline deadline;
-    private final double finishSeconds;
     private final Counting watch;
-    private final Supply supply;
-    private final List<PromiseGroup> groups;
-    private final RunningShares running;
-    private final List<BuilderClass> classes;
-    private final RecipeBook book;
+    private final Drafts drafts;
 
     /** Tells of all drafts as of one search: plans and seconds go on counting. */
     private static final class Counting implements SolveWatch {
@@ -76,16 +58,10 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
-        this.brief = brief;
-        this.deadline = new Deadline(mostSeconds * SAFELY_WITHIN);
-        this.finishSeconds = mostSeconds * TO_FINISH;
+        this.mostSeconds = mostSeconds;
+        this.deadline = new Deadline(mostSeconds * (SAFELY_WITHIN - TO_FINISH));
         this.watch = new Counting(watch);
-        this.supply = new Supply(brief);
-        this.groups = PromiseGroup.of(brief.demands(), brief.today());
-        this.running = new RunningShares(brief, groups, supply);
-        this.book = new RecipeBook(brief, groups, supply);
-        this.classes = BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
-                id -> supply.percent(supply.usual().with(Circumstance.BUILDER, id)));
+        this.drafts = Drafts.of(brief);
     }
 
     /**
@@ -100,86 +76,54 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        List<List<Recipe>> ways = book.of(brief, running::of, RecipeFinder.LATE_BY, List.of());
-        Draft draft = draft(ways, new GreedyStart(brief, groups, ways, classes).plan(),
-                FOR_THE_FIRST_DRAFT)
+        List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
+        Draft draft = draft(ways, drafts.greedy(ways), FOR_THE_DRAFTS.getFirst())
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         Draft latest = draft;
-        for (int again = 1; again < MOST_DRAFTS && !watch.isStopped() && mayBeBettered(latest, again == 1); again++) {
+        for (int again = 1; again < FOR_THE_DRAFTS.size() && !watch.isStopped() && !deadline.isOver()
+                && mayBeBettered(latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
             SeasonModel.Solution known = latest.solution();
             Optional<Draft> next = draft(
-                    book.of(brief, thereWith(latest), RecipeFinder.LATE_BY, known.choices()), known,
-                    latest.allHold() ? 1 : FOR_EACH_DRAFT);
+                    drafts.book().of(drafts.there(latest), RecipeFinder.LATE_BY, known.choices()), known,
+                    latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again));
             if (next.isEmpty()) {
                 break;
             }
             latest = next.get();
-            draft = latest.weighed(brief, supply) <= draft.weighed(brief, supply) ? latest : draft;
+            draft = drafts.weighed(latest) <= drafts.weighed(draft) ? latest : draft;
         }
-        List<SeasonPlan.WayOut> waysOut = new ArrayList<>();
-        if (!draft.allHold() && !watch.isStopped()) {
-            waysOut.addAll(new WaysOut(book, classes).of(draft, thereWith(draft), watch, deadline));
-        }
-        return new SeasonPlan(draft.batches(), new Promises(book).of(draft, waysOut),
-                PlanChanges.of(brief, draft.batches()), waysOut,
-                new Workload(brief, supply, draft.batches()).hours(), draft.droneStarts(), search(draft));
-    }
-
-    /**
-     * What a group has without any graft: what is on its way, and what others had over in this draft; a little less of it,
-     * for in the next draft they may have less over.
-     */
-    private Function<PromiseGroup, Yield> thereWith(Draft draft) {
-        return group -> {
-            Yield handed = draft.outcome().handedTo(group);
-            return running.of(group).plus(handed.over((int) Math.ceil(handed.mean() * MAY_BE_LESS)));
-        };
+        List<SeasonPlan.WayOut> waysOut = draft.allHold()
+                ? List.of()
+                : new WaysOut(drafts, draft, watch, deadline, mostSeconds).all();
+        return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
+                PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
+                search(draft));
     }
 
     private SeasonPlan.Search search(Draft draft) {
         SeasonModel.Solution solution = draft.solution();
         // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
-        double cost = Math.max(draft.weighed(brief, supply), solution.cost());
-        return new SeasonPlan.Search(solution.proven(), cost, solution.bound(), watch.firstSeconds,
+        double cost = Math.max(drafts.weighed(draft), solution.cost());
+        return new SeasonPlan.Search(solution.proven(), cost, Math.max(solution.bound(), draft.atLeast()),
+                watch.firstSeconds,
                 watch.secondsBefore);
     }
 
     /** While it is not proven, or what orders hand on is not what was counted on. */
     private boolean mayBeBettered(Draft draft, boolean first) {
         if (first) {
-            return !draft.solution().proven() || groups.stream()
+            return !draft.solution().proven() || drafts.groups().stream()
                     .anyMatch(group -> draft.outcome().handedTo(group).mean() >= WORTH_HANDING_ON);
         }
-        return draft.weighed(brief, supply) > draft.solution().cost() * MUCH_DEARER;
+        return drafts.weighed(draft) > draft.solution().cost() * MUCH_DEARER;
     }
 
-    /**
-     * @param share of the time that is left for the solver
-     * @return empty if the locks cannot be kept
-     */
+    /** @return empty if the locks cannot be kept */
     private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
-        SeasonModel model = new SeasonModel(brief, groups, recipes, classes, Optional.empty(), known);
-        double seconds = Math.max(Deadline.SHORTEST_SEARCH_SECONDS,
-                (deadline.secondsLeft() - finishSeconds) * share);
-        return model.solve(seconds, watch).map(solution -> {
+        return drafts.model(recipes, known).solve(Effort.of(mostSeconds, share, deadline), watch).map(solution -> {
             watch.secondsBefore += solution.seconds();
-            return fitted(recipes, solution);
+            return drafts.fitted(recipes, solution);
         });
-    }
-
-    private Draft fitted(List<List<Recipe>> recipes, SeasonModel.Solution solution) {
-        ParentsModel.Parents parents = new ParentsModel(brief, supply,
-                new BatchSheet(brief, groups, classes).loads(solution)).solve();
-        Map<PromiseGroup, Double> aims = new LinkedHashMap<>();
-        for (int index = 0; index < groups.size(); index++) {
-            PromiseGroup group = groups.get(index);
-            // what could only be had less surely is made as sure as there is room for
-            solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
-        }
-        Outcome outcome = Outcome.of(brief, supply, groups, running, parents.batches());
-        List<PlannedBatch> fitted = Fitting.fit(brief, supply, outcome, aims, parents.batches());
-        return new Draft(groups, recipes, solution, fitted, parents.droneStarts(),
-                Outcome.of(brief, supply, groups, running, fitted));
     }
 }

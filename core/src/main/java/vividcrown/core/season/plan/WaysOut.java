@@ -1,147 +1,262 @@
 package vividcrown.core.season.plan;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
+import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.Function;
+import java.util.stream.IntStream;
 import vividcrown.core.rearing.BuilderSchool;
-import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
-import vividcrown.core.reason.Source;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
-import vividcrown.core.season.recipe.RecipeBook;
 import vividcrown.core.season.recipe.RecipeFinder;
 import vividcrown.core.season.supply.Yield;
 
-/** What would make hold what does not: the season asked again with one thing more. */
-record WaysOut(RecipeBook book, List<BuilderClass> classes) {
+/**
+ * What would make hold what does not. What the plan itself shows is told from its distributions; everything else is tried before it is told: the
+ * season is asked again with one thing more, or without one order, its cups are fitted, and who gains and who loses is read off the plan that
+ * comes of it.
+ */
+final class WaysOut {
 
-    private static final double FOR_EACH = 0.5;
+    /** Of all the effort, for each question. */
+    private static final double FOR_EACH = 0.03;
     /** Nobody promises what fails as often as not. */
     private static final double LEAST_PROMISED = 0.5;
+    /** Orders said no to for a trial, the least important first. */
+    private static final int MOST_NOES = 6;
+    private static final int BUILDERS_THOUGHT_OF = 8;
+    private static final int THEIR_LOAD = 30;
+    private static final Set<Relaxation> TRIED = EnumSet.of(Relaxation.NUCS, Relaxation.BUILDERS, Relaxation.HOURS,
+            Relaxation.DAYS_OFF, Relaxation.LATER, Relaxation.CAGES);
+
+    private final Drafts drafts;
+    private final Draft draft;
+    private final SolveWatch watch;
+    private final Deadline deadline;
+    private final double mostSeconds;
+    private final List<Integer> open;
+
+    /** @param draft of these, that does not hold altogether */
+    WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds) {
+        this.drafts = drafts;
+        this.draft = draft;
+        this.watch = SolveWatch.silent(watch::isStopped);
+        this.deadline = deadline;
+        this.mostSeconds = mostSeconds;
+        this.open = IntStream.range(0, drafts.groups().size()).filter(at -> draft.state(at) != Promise.State.HOLDS)
+                .boxed().toList();
+    }
 
     /** The most helpful first. */
-    List<SeasonPlan.WayOut> of(Draft draft, Function<PromiseGroup, Yield> there, SolveWatch watch,
-            Deadline deadline) {
-        Set<PromiseGroup> before = draft.holding();
+    List<SeasonPlan.WayOut> all() {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        lessSure(draft).ifPresent(ways::add);
-        Relaxation[] kinds = Arrays.stream(Relaxation.values()).filter(kind -> kind != Relaxation.ASSURANCE)
-                .toArray(Relaxation[]::new);
-        for (int index = 0; index < kinds.length; index++) {
-            // one is asked for even when time is up: nobody is left without a way out
-            if (watch.isStopped() || index > 0 && deadline.isOver()) {
-                break;
+        open.forEach(at -> ways.addAll(ofItself(at)));
+        for (Relaxation kind : TRIED) {
+            if (mayAsk()) {
+                ways.addAll(withMore(kind));
             }
-            Relaxation kind = kinds[index];
-            double seconds = Math.max(Deadline.SHORTEST_SEARCH_SECONDS,
-                    deadline.secondsLeft() / (kinds.length - index) * FOR_EACH);
-            relaxed(kind, draft, there).solve(seconds, SolveWatch.silent(watch::isStopped))
-                    .flatMap(relaxed -> wayOut(kind, before, relaxed)).ifPresent(ways::add);
         }
-        ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> -way.helps().size())
-                .thenComparing(SeasonPlan.WayOut::kind));
+        ways.addAll(noes());
+        ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> way.loses().size() - way.helps().size())
+                .thenComparing(SeasonPlan.WayOut::kind).thenComparing(way -> String.join(" ", way.helps())));
+        return ways.stream().distinct().toList();
+    }
+
+    private boolean mayAsk() {
+        return !watch.isStopped() && !deadline.isOver();
+    }
+
+    private Optional<SeasonModel.Solution> solved(SeasonModel model) {
+        return model.tried(Effort.of(mostSeconds, FOR_EACH, deadline), watch);
+    }
+
+    // --- what the plan itself shows ----------------------------------------------------------------------------------
+
+    /** Less sure, fewer, later or bought in: each demand by what comes for its group. */
+    private List<SeasonPlan.WayOut> ofItself(int at) {
+        PromiseGroup group = drafts.groups().get(at);
+        Optional<Recipe> recipe = draft.solution().choices().get(at);
+        Yield all = draft.outcome().of(group).all();
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        int before = 0;
+        for (Demand demand : group.demands()) {
+            int wanted = before + demand.count();
+            double chance = all.atLeast(wanted);
+            boolean sure = Promise.holds(chance, demand.assurance());
+            int daysLate = draft.daysLate(demand);
+            boolean late = daysLate > 0;
+            if (sure && late) {
+                ways.add(told(Relaxation.LATER, daysLate, demand, Sentence.of("plan.wayOut.LATER.one", demand.id(),
+                        recipe.orElseThrow().delivery(), daysLate)));
+            } else if (!sure) {
+                ways.addAll(missing(demand, all, before, chance, late));
+            }
+            before = wanted;
+        }
         return ways;
     }
 
-    /** Those that come in time, but not as surely as wanted: how sure they are shows in the plan itself. */
-    private Optional<SeasonPlan.WayOut> lessSure(Draft draft) {
-        List<String> helps = new ArrayList<>();
-        double surest = 1;
-        for (int index = 0; index < book.groups().size(); index++) {
-            double chance = draft.chance(index);
-            boolean inTime = draft.solution().choices().get(index).filter(one -> one.daysLate() == 0).isPresent();
-            if (inTime && draft.state(index) == Promise.State.AT_RISK && chance >= LEAST_PROMISED) {
-                book.groups().get(index).demands().forEach(demand -> helps.add(demand.id()));
-                surest = Math.min(surest, chance);
-            }
+    private List<SeasonPlan.WayOut> missing(Demand demand, Yield all, int before, double chance, boolean late) {
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        if (chance >= LEAST_PROMISED && !late) {
+            int percent = (int) Math.floor(chance * 100);
+            ways.add(told(Relaxation.ASSURANCE, percent, demand,
+                    Sentence.of("plan.wayOut.ASSURANCE", percent, demand.id())));
         }
-        return helps.isEmpty()
-                ? Optional.empty()
-                : Optional.of(wayOut(Relaxation.ASSURANCE, (int) Math.floor(surest * 100), helps));
+        // late queens are none on the day
+        int surely = late ? 0 : surely(all, before, demand);
+        if (surely > 0) {
+            ways.add(told(Relaxation.FEWER, surely, demand, Sentence.of("plan.wayOut.FEWER", surely, demand.count(),
+                    demand.id(), percent(demand))));
+        }
+        ways.add(told(Relaxation.BUY_IN, demand.count() - surely, demand,
+                Sentence.of(demand.line().isPresent() ? "plan.wayOut.BUY_IN.line" : "plan.wayOut.BUY_IN",
+                        demand.count() - surely, demand.id(), demand.line().orElse(""))));
+        return ways;
     }
 
-    /** The same season with one thing more. */
-    private SeasonModel relaxed(Relaxation kind, Draft draft, Function<PromiseGroup, Yield> there) {
-        SeasonModel.Solution known = draft.solution();
+    private static int surely(Yield all, int before, Demand demand) {
+        int surely = demand.count();
+        while (surely > 0 && !Promise.holds(all.atLeast(before + surely), demand.assurance())) {
+            surely--;
+        }
+        return surely;
+    }
+
+    private static long percent(Demand demand) {
+        return Math.round(100 * demand.assurance());
+    }
+
+    private static SeasonPlan.WayOut told(Relaxation kind, int amount, Demand demand, Sentence text) {
+        return SeasonPlan.WayOut.of(kind, amount, List.of(demand.id()), List.of(), 0, text);
+    }
+
+    // --- one thing more ----------------------------------------------------------------------------------------------
+
+    /** For all that are open together, and for each by itself if it gets by with less. */
+    private List<SeasonPlan.WayOut> withMore(Relaxation kind) {
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        Drafts more = more(kind);
+        List<List<Recipe>> recipes = recipes(kind, more);
+        Optional<SeasonPlan.WayOut> together = tried(kind, more, recipes);
+        together.ifPresent(ways::add);
+        boolean several = together.filter(way -> way.amount() > 1 && way.helps().size() > 1).isPresent();
+        if (several && kind != Relaxation.LATER && kind != Relaxation.DAYS_OFF) {
+            for (int at : open) {
+                if (mayAsk()
+                        && together.orElseThrow().helps().contains(drafts.groups().get(at).demands().getFirst().id())) {
+                    tried(kind, more, onlyFor(at, recipes))
+                            .filter(way -> way.amount() < together.orElseThrow().amount()).ifPresent(ways::add);
+                }
+            }
+        }
+        return ways;
+    }
+
+    private Drafts more(Relaxation kind) {
+        SeasonBrief brief = drafts.brief();
         return switch (kind) {
-            case NUCS, HOURS, CAGES, ASSURANCE ->
-                new SeasonModel(book.brief(), book.groups(), draft.recipes(), classes, Optional.of(kind), known);
-            case LATER -> {
-                List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
-                delays.addAll(RecipeFinder.MUCH_LATER);
-                yield new SeasonModel(book.brief(), book.groups(),
-                        book.of(book.brief(), there, delays, known.choices()), classes,
-                        Optional.of(kind), known);
-            }
-            case DAYS_OFF -> {
-                SeasonBrief with = book.brief()
-                        .with(book.brief().means().with(book.brief().means().crew().withoutDaysOff()));
-                yield new SeasonModel(with, book.groups(),
-                        book.of(with, there, RecipeFinder.LATE_BY, known.choices()),
-                        classes,
-                        Optional.of(kind), known);
-            }
-            case BUILDERS -> {
-                List<BuilderClass> more = new ArrayList<>(classes);
-                more.add(new BuilderClass(List.of(new CellBuilder("+", BuilderSchool.STARTER_THEN_FINISHER, 30,
-                        book.brief().today().plusDays(2), List.of())), 100));
-                yield new SeasonModel(book.brief(), book.groups(),
-                        book.of(withBuilder(), there, RecipeFinder.LATE_BY, known.choices()), more,
-                        Optional.of(kind), known);
-            }
+            case DAYS_OFF -> drafts.with(brief.with(brief.means().with(brief.means().crew().withoutDaysOff())),
+                    drafts.classes());
+            case BUILDERS -> withBuilders();
+            case NUCS, HOURS, CAGES, LATER, ASSURANCE, FEWER, BUY_IN, SAY_NO -> drafts;
         };
     }
 
-    /** With more builders a day takes more cups; without this no recipe would use them. */
-    private SeasonBrief withBuilder() {
-        List<CellBuilder> more = new ArrayList<>(book.brief().means().builders());
-        for (int index = 0; index < 4; index++) {
-            more.add(new CellBuilder("+" + index, BuilderSchool.STARTER_THEN_FINISHER, 30,
-                    book.brief().today().plusDays(2),
-                    List.of()));
-        }
-        return book.brief().with(book.brief().means().with(more));
+    /** Builders as one makes them up: the last class of builders is theirs. */
+    private Drafts withBuilders() {
+        SeasonBrief brief = drafts.brief();
+        List<CellBuilder> further = IntStream.rangeClosed(1, BUILDERS_THOUGHT_OF)
+                .mapToObj(number -> new CellBuilder("+ " + number, BuilderSchool.STARTER_THEN_FINISHER, THEIR_LOAD,
+                        brief.today().plusDays(2), List.of()))
+                .toList();
+        List<CellBuilder> builders = new ArrayList<>(brief.means().builders());
+        builders.addAll(further);
+        List<BuilderClass> classes = new ArrayList<>(drafts.classes());
+        classes.add(new BuilderClass(further, 100));
+        return drafts.with(brief.with(brief.means().with(builders)), classes);
     }
 
-    private Optional<SeasonPlan.WayOut> wayOut(Relaxation kind, Set<PromiseGroup> before,
-            SeasonModel.Solution relaxed) {
-        Map<PromiseGroup, Optional<Recipe>> now = new LinkedHashMap<>();
-        for (int index = 0; index < book.groups().size(); index++) {
-            now.put(book.groups().get(index), relaxed.choices().get(index));
-        }
-        List<String> helps = new ArrayList<>();
-        int later = 0;
-        for (Map.Entry<PromiseGroup, Optional<Recipe>> one : now.entrySet()) {
-            PromiseGroup group = one.getKey();
-            boolean better = one.getValue()
-                    .filter(recipe -> recipe.assurance() >= group.assurance() - 1e-9)
-                    .filter(recipe -> kind == Relaxation.LATER || recipe.daysLate() == 0).isPresent();
-            if (better && !before.contains(group)) {
-                group.demands().forEach(demand -> helps.add(demand.id()));
-                later = Math.max(later, one.getValue().orElseThrow().daysLate());
+    private List<List<Recipe>> recipes(Relaxation kind, Drafts more) {
+        List<Optional<Recipe>> kept = draft.solution().choices();
+        return switch (kind) {
+            case NUCS, HOURS, CAGES, ASSURANCE, FEWER, BUY_IN, SAY_NO -> draft.recipes();
+            case LATER -> {
+                List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
+                delays.addAll(RecipeFinder.MUCH_LATER);
+                yield more.book().of(drafts.there(draft), delays, kept);
             }
-        }
-        int amount = kind == Relaxation.LATER ? later : relaxed.extra();
-        boolean nothingNew = helps.isEmpty() || amount == 0 && kind != Relaxation.DAYS_OFF;
-        if (nothingNew) {
+            case DAYS_OFF, BUILDERS -> more.book().of(drafts.there(draft), RecipeFinder.LATE_BY, kept);
+        };
+    }
+
+    /** The others that are open stay as they are. */
+    private List<List<Recipe>> onlyFor(int at, List<List<Recipe>> recipes) {
+        List<List<Recipe>> only = new ArrayList<>(recipes);
+        open.stream().filter(other -> other != at).forEach(other -> only.set(other,
+                draft.solution().choices().get(other).map(List::of).orElse(List.of())));
+        return only;
+    }
+
+    private Optional<SeasonPlan.WayOut> tried(Relaxation kind, Drafts more, List<List<Recipe>> recipes) {
+        Optional<SeasonModel.Solution> relaxed = solved(more.relaxed(kind, recipes, draft.solution()));
+        if (relaxed.isEmpty()) {
             return Optional.empty();
         }
-        return Optional.of(wayOut(kind, amount, helps));
+        Draft then = more.fitted(recipes, relaxed.get());
+        Compared compared = Compared.of(draft, then, kind == Relaxation.LATER);
+        int amount = kind == Relaxation.LATER ? compared.daysLate() : relaxed.get().extra();
+        if (compared.gains().isEmpty() || amount == 0 && kind != Relaxation.DAYS_OFF) {
+            return Optional.empty();
+        }
+        return Optional.of(SeasonPlan.WayOut.of(kind, amount, compared.gains(), compared.loses(),
+                more.hours(then) - drafts.hours(draft),
+                Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", compared.gains()))));
     }
 
-    private static SeasonPlan.WayOut wayOut(Relaxation kind, int amount, List<String> helps) {
-        String sentence = "plan.wayOut." + kind.name();
-        String whom = String.join(", ", helps);
-        return new SeasonPlan.WayOut(kind, amount, helps, Sentence.of(sentence, amount, whom),
-                Reason.of(Source.derived("the plan asked again with one thing more"), sentence, amount, whom));
+    // --- a no ----------------------------------------------------------------------------------------------------------
+
+    /** Without one order others may hold: those are thought of that are worth less than what is gained. */
+    private List<SeasonPlan.WayOut> noes() {
+        Map<String, Integer> worth = new LinkedHashMap<>();
+        drafts.brief().demands().forEach(one -> worth.put(one.id(), one.count() * (4 - one.priority())));
+        Set<String> asOpen = new HashSet<>();
+        open.forEach(at -> drafts.groups().get(at).demands().forEach(one -> asOpen.add(one.id())));
+        int most = asOpen.stream().mapToInt(id -> Objects.requireNonNull(worth.get(id))).sum();
+        List<Demand> thoughtOf = drafts.brief().demands().stream()
+                .filter(one -> Objects.requireNonNull(worth.get(one.id())) < most)
+                .sorted(Comparator.comparingInt(one -> Objects.requireNonNull(worth.get(one.id()))))
+                .limit(MOST_NOES).toList();
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        for (Demand demand : thoughtOf) {
+            if (mayAsk()) {
+                without(demand).filter(way -> way.helps().stream()
+                        .mapToInt(id -> Objects.requireNonNull(worth.get(id)))
+                        .sum() > Objects.requireNonNull(worth.get(demand.id())))
+                        .ifPresent(ways::add);
+            }
+        }
+        return ways;
+    }
+
+    private Optional<SeasonPlan.WayOut> without(Demand demand) {
+        return Without.of(drafts, draft, demand, Effort.of(mostSeconds, FOR_EACH, deadline), watch)
+                .filter(asked -> !asked.gains().isEmpty()).map(asked -> {
+                    List<String> loses = new ArrayList<>(List.of(demand.id()));
+                    loses.addAll(asked.loses());
+                    return SeasonPlan.WayOut.of(Relaxation.SAY_NO, demand.count(), asked.gains(), loses,
+                            -asked.hours(), Sentence.of("plan.wayOut.SAY_NO", demand.id(), demand.count(),
+                                    String.join(", ", asked.gains())));
+                });
     }
 }

@@ -91,6 +91,11 @@ final class Workload {
         return (int) Math.floor(average + 1e-6);
     }
 
+    /** Nucs times days in which what is grafted stands in them. */
+    double nucDays() {
+        return nucDays;
+    }
+
     /** Work of all of it. */
     double hours() {
         // half of what a load takes falls on other days than the graft

@@ -33,6 +33,11 @@ public record Recipe(List<Graft> grafts, LocalDate delivery, int daysLate, doubl
                 && grafts.stream().map(Graft::day).toList().equals(other.grafts.stream().map(Graft::day).toList());
     }
 
+    /** Larvae grafted on a day. */
+    public int cupsOn(LocalDate day) {
+        return grafts.stream().filter(graft -> graft.day().equals(day)).mapToInt(Graft::cups).sum();
+    }
+
     int cups() {
         return grafts.stream().mapToInt(Graft::cups).sum();
     }

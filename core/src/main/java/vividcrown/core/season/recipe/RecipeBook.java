@@ -1,34 +1,66 @@
 package vividcrown.core.season.recipe;
 
-import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.Yield;
 
-/** The recipes of all groups, for this season or one that is a little different. */
-public record RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
+/** The recipes of all groups of a season: each is found once, and kept for the same season with other means or fewer orders. */
+public final class RecipeBook {
+
+    private final SeasonBrief brief;
+    private final List<PromiseGroup> groups;
+    private final Supply supply;
+    private final Map<RecipeFinder.Asked, Optional<Recipe>> known;
+
+    public RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply) {
+        this(brief, groups, supply, new ConcurrentHashMap<>());
+    }
+
+    private RecipeBook(SeasonBrief brief, List<PromiseGroup> groups, Supply supply,
+            Map<RecipeFinder.Asked, Optional<Recipe>> known) {
+        this.brief = brief;
+        this.groups = List.copyOf(groups);
+        this.supply = supply;
+        this.known = known;
+    }
+
+    public SeasonBrief brief() {
+        return brief;
+    }
+
+    public List<PromiseGroup> groups() {
+        return groups;
+    }
+
+    public Supply supply() {
+        return supply;
+    }
 
     /**
-     * @param with the season that is asked about
      * @param there what a group has without any graft
      * @param delays how many days late is thought of
      * @param kept the choices of a plan, group by group, that are to be among them; empty if there is none
      */
-    public List<List<Recipe>> of(SeasonBrief with, Function<PromiseGroup, Yield> there, List<Integer> delays,
+    public List<List<Recipe>> of(Function<PromiseGroup, Yield> there, List<Integer> delays,
             List<Optional<Recipe>> kept) {
-        RecipeFinder finder = new RecipeFinder(with, supply, there);
-        List<List<Recipe>> recipes = new ArrayList<>();
-        for (int index = 0; index < groups.size(); index++) {
-            int at = index;
-            recipes.add(lineIsThere(groups.get(index))
-                    ? finder.of(groups.get(index), delays, kept.isEmpty() ? Optional.empty() : kept.get(at))
-                    : List.of());
-        }
-        return recipes;
+        RecipeFinder finder = new RecipeFinder(brief, supply, there, known);
+        return IntStream.range(0, groups.size()).parallel()
+                .mapToObj(at -> lineIsThere(groups.get(at))
+                        ? finder.of(groups.get(at), delays, kept.isEmpty() ? Optional.empty() : kept.get(at))
+                        : List.<Recipe>of())
+                .toList();
+    }
+
+    /** Other orders with other means, the same chances. */
+    public RecipeBook with(SeasonBrief other, List<PromiseGroup> left) {
+        return new RecipeBook(other, left, supply, known);
     }
 
     public boolean lineIsThere(PromiseGroup group) {

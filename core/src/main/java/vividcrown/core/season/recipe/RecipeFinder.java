@@ -5,7 +5,9 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import java.util.stream.IntStream;
 import vividcrown.core.assumptions.Figure;
@@ -45,12 +47,28 @@ public final class RecipeFinder {
     private final Supply supply;
     private final Function<PromiseGroup, Yield> there;
     private final int cupsADay;
+    private final Map<Asked, Optional<Recipe>> known;
+
+    /** All that the number of cups hangs on, beside the supply. */
+    record Asked(Product product, int count, Yield base, LocalDate delivery, int delay, List<LocalDate> days,
+            double assurance, int most) {
+    }
 
     /** @param there what a group has without any graft */
     public RecipeFinder(SeasonBrief brief, Supply supply, Function<PromiseGroup, Yield> there) {
+        this(brief, supply, there, new ConcurrentHashMap<>());
+    }
+
+    /**
+     * @param there what a group has without any graft
+     * @param known what was found before for the same supply: what is found is added to it
+     */
+    RecipeFinder(SeasonBrief brief, Supply supply, Function<PromiseGroup, Yield> there,
+            Map<Asked, Optional<Recipe>> known) {
         this.brief = brief;
         this.supply = supply;
         this.there = there;
+        this.known = known;
         this.cupsADay = brief.means().builders().stream().mapToInt(CellBuilder::load).sum();
     }
 
@@ -203,6 +221,13 @@ public final class RecipeFinder {
             List<LocalDate> days, double assurance) {
         // more than all builders bring up on these days is no recipe, whatever it would yield
         int most = Math.min(GraftsNeeded.MOST_GRAFTS, cupsADay * days.size());
+        return known.computeIfAbsent(
+                new Asked(group.product(), group.count(), base, delivery, delay, days, assurance, most),
+                _ -> smallest(group, base, delivery, delay, days, assurance, most));
+    }
+
+    private Optional<Recipe> smallest(PromiseGroup group, Yield base, LocalDate delivery, int delay,
+            List<LocalDate> days, double assurance, int most) {
         double through = supply.through(group.product(), days.getFirst(),
                 handedOverOn(group, delivery, days.getFirst()));
         boolean hopeless = assurance >= 0.5
@@ -242,12 +267,15 @@ public final class RecipeFinder {
 
     private double chance(PromiseGroup group, Yield base, LocalDate delivery, List<LocalDate> days, int cups) {
         Yield all = base;
-        for (int index = 0; index < days.size(); index++) {
-            LocalDate day = days.get(index);
-            all = all.plus(supply.yield(group.product(), day, handedOverOn(group, delivery, day),
-                    share(cups, days.size(), index)));
+        for (int index = 0; index < days.size() - 1; index++) {
+            all = all.plus(ofDay(group, delivery, days, index, cups));
         }
-        return all.atLeast(group.count());
+        return all.atLeast(group.count(), ofDay(group, delivery, days, days.size() - 1, cups));
+    }
+
+    private Yield ofDay(PromiseGroup group, LocalDate delivery, List<LocalDate> days, int index, int cups) {
+        LocalDate day = days.get(index);
+        return supply.yield(group.product(), day, handedOverOn(group, delivery, day), share(cups, days.size(), index));
     }
 
     /** Ripe cells are handed over as they ripen, all else on the day of delivery. */

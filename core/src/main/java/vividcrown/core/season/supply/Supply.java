@@ -3,12 +3,12 @@ package vividcrown.core.season.supply;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
@@ -28,7 +28,7 @@ import vividcrown.core.time.DaySpan;
 
 /**
  * What a graft of one day gives by another: its losses, with what surrounds it, the weather of its mating days and the
- * time its queens have had.
+ * time its queens have had. What was reckoned once is kept; several may ask at once.
  */
 public final class Supply {
 
@@ -39,10 +39,10 @@ public final class Supply {
     private final LateOdds late;
     private final int emergence;
     private final int flatBrood;
-    private final Map<LocalDate, Map<MatingWeather, Double>> weatherOf = new HashMap<>();
-    private final Map<Placed, Rate> rates = new HashMap<>();
-    private final Map<Asked, Yield> yields = new HashMap<>();
-    private final Map<Begun, Yield> beforeLast = new HashMap<>();
+    private final Map<LocalDate, Map<MatingWeather, Double>> weatherOf = new ConcurrentHashMap<>();
+    private final Map<Placed, Rate> rates = new ConcurrentHashMap<>();
+    private final Map<Asked, Yield> yields = new ConcurrentHashMap<>();
+    private final Map<Begun, Yield> beforeLast = new ConcurrentHashMap<>();
 
     private record Placed(LossStep step, LocalDate graft, Around around) {
     }

@@ -22,6 +22,8 @@ public record Yield(double[] chances) {
 
     static final Yield NOTHING = new Yield(new double[]{1});
     private static final double NEGLIGIBLE = 1e-15;
+    /** Below this, what is reckoned from it would lose its digits. */
+    private static final double TINY = 1e-250;
 
     /** @param steps belief about each step, in order; with none everything comes through */
     public static Yield ofBatch(int grafts, List<Rate> steps) {
@@ -40,10 +42,14 @@ public record Yield(double[] chances) {
     /** What is left of it after one step more, in the same batch. */
     Yield through(Rate step) {
         double[] next = new double[chances.length];
+        double none = 1;
         for (int reached = 0; reached < chances.length; reached++) {
-            if (chances[reached] > NEGLIGIBLE) {
+            if (chances[reached] > NEGLIGIBLE && none > TINY) {
+                addUpwards(next, chances[reached], reached, step, none);
+            } else if (chances[reached] > NEGLIGIBLE) {
                 addBetaBinomial(next, chances[reached], reached, step);
             }
+            none *= (reached + step.failures()) / (reached + step.successes() + step.failures());
         }
         return new Yield(next);
     }
@@ -99,6 +105,20 @@ public record Yield(double[] chances) {
         return Math.min(1, sum);
     }
 
+    /** Chance of this many or more together with another, independent of it, 0–1; without the whole distribution of both. */
+    public double atLeast(int wanted, Yield other) {
+        double[] orMore = new double[other.chances.length + 1];
+        for (int finished = other.chances.length - 1; finished >= 0; finished--) {
+            orMore[finished] = orMore[finished + 1] + other.chances[finished];
+        }
+        double sum = 0;
+        for (int finished = 0; finished < chances.length; finished++) {
+            int missing = Math.max(0, wanted - finished);
+            sum += missing < orMore.length ? chances[finished] * orMore[missing] : 0;
+        }
+        return Math.min(1, sum);
+    }
+
     public double mean() {
         double sum = 0;
         for (int finished = 0; finished < chances.length; finished++) {
@@ -117,6 +137,18 @@ public record Yield(double[] chances) {
             }
         }
         return chances.length - 1;
+    }
+
+    /** The same from none upwards, where that is no vanishing number: without any logarithm. @param none chance that none passes */
+    private static void addUpwards(double[] next, double weight, int reached, Rate step, double none) {
+        double alpha = step.successes();
+        double beta = step.failures();
+        double chance = weight * none;
+        for (int passed = 0; passed < reached; passed++) {
+            next[passed] += chance;
+            chance *= (reached - passed) * (passed + alpha) / ((passed + 1) * (reached - passed - 1 + beta));
+        }
+        next[reached] += chance;
     }
 
     /**

@@ -95,7 +95,8 @@ class GreedyStartTest {
         List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution none = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
-                Optional.empty(), begun.plan()).solve(1e-6, SolveWatch.untilInterrupted()).orElseThrow();
+                Optional.empty(), begun.plan()).solve(new Effort(10, 1e-6), SolveWatch.untilInterrupted())
+                .orElseThrow();
         assertThat(none.choices()).isEqualTo(begun.plan().choices());
         assertThat(none.cost()).isEqualTo(begun.plan().cost()).isPositive();
     }
@@ -107,7 +108,7 @@ class GreedyStartTest {
         List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution solved = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
-                Optional.empty(), begun.plan()).solve(4, SolveWatch.untilInterrupted()).orElseThrow();
+                Optional.empty(), begun.plan()).solve(new Effort(2, 20), SolveWatch.untilInterrupted()).orElseThrow();
         assertThat(solved.cost()).isLessThanOrEqualTo(begun.plan().cost() + 1e-6);
     }
 }

@@ -1,0 +1,117 @@
+package vividcrown.core.season.plan;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Function;
+import vividcrown.core.odds.Circumstance;
+import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.recipe.Recipe;
+import vividcrown.core.season.recipe.RecipeBook;
+import vividcrown.core.season.supply.Outcome;
+import vividcrown.core.season.supply.RunningShares;
+import vividcrown.core.season.supply.Supply;
+import vividcrown.core.season.supply.Yield;
+
+/**
+ * Makes drafts of one season: has the solver choose among recipes, and turns its choice into grafts with a builder, a mother and cups that fit.
+ *
+ * @param running what each group has of what is on its way
+ * @param classes builders that are alike
+ */
+record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes) {
+
+    /** So much less of what others had over in one draft is counted on in the next, for there they may have less over. */
+    private static final double MAY_BE_LESS = 0.2;
+
+    static Drafts of(SeasonBrief brief) {
+        Supply supply = new Supply(brief);
+        return of(new RecipeBook(brief, PromiseGroup.of(brief.demands(), brief.today()), supply));
+    }
+
+    private static Drafts of(RecipeBook book) {
+        SeasonBrief brief = book.brief();
+        Supply supply = book.supply();
+        return new Drafts(book, new RunningShares(brief, book.groups(), supply),
+                BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
+                        id -> supply.percent(supply.usual().with(Circumstance.BUILDER, id))));
+    }
+
+    SeasonBrief brief() {
+        return book.brief();
+    }
+
+    List<PromiseGroup> groups() {
+        return book.groups();
+    }
+
+    Supply supply() {
+        return book.supply();
+    }
+
+    /** The same orders with other means and these builders. */
+    Drafts with(SeasonBrief other, List<BuilderClass> builders) {
+        return new Drafts(book.with(other, groups()), running, builders);
+    }
+
+    /** The same season without one of its orders: what was set aside for it is shared out anew. */
+    Drafts without(Demand demand) {
+        SeasonBrief fewer = brief().withDemands(
+                brief().demands().stream().filter(one -> !one.id().equals(demand.id())).toList());
+        return of(book.with(fewer,
+                groups().stream().map(group -> group.without(demand.id())).flatMap(Optional::stream).toList()));
+    }
+
+    /** What a group has without any graft: what is on its way, and what others had over in a draft. */
+    Function<PromiseGroup, Yield> there(Draft draft) {
+        return group -> {
+            Yield handed = draft.outcome().handedTo(group);
+            return running.of(group).plus(handed.over((int) Math.ceil(handed.mean() * MAY_BE_LESS)));
+        };
+    }
+
+    SeasonModel model(List<List<Recipe>> recipes, SeasonModel.Solution known) {
+        return new SeasonModel(brief(), groups(), recipes, classes, Optional.empty(), known);
+    }
+
+    /** With one thing more, at a price. */
+    SeasonModel relaxed(Relaxation kind, List<List<Recipe>> recipes, SeasonModel.Solution known) {
+        return new SeasonModel(brief(), groups(), recipes, classes, Optional.of(kind), known);
+    }
+
+    SeasonModel.Solution greedy(List<List<Recipe>> recipes) {
+        return new GreedyStart(brief(), groups(), recipes, classes).plan();
+    }
+
+    /** What a choice of the solver comes to. */
+    Draft fitted(List<List<Recipe>> recipes, SeasonModel.Solution solution) {
+        ParentsModel.Parents parents = new ParentsModel(brief(), supply(),
+                new BatchSheet(brief(), groups(), classes).loads(solution)).solve();
+        Map<PromiseGroup, Double> aims = new LinkedHashMap<>();
+        for (int index = 0; index < groups().size(); index++) {
+            PromiseGroup group = groups().get(index);
+            // what could only be had less surely is made as sure as there is room for
+            solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
+        }
+        Outcome outcome = Outcome.of(brief(), supply(), groups(), running, parents.batches());
+        List<PlannedBatch> fitted = Fitting.fit(brief(), supply(), outcome, aims, parents.batches());
+        return new Draft(groups(), recipes, solution, fitted, parents.droneStarts(),
+                Outcome.of(brief(), supply(), groups(), running, fitted));
+    }
+
+    double hours(Draft draft) {
+        return new Workload(brief(), supply(), draft.batches()).hours();
+    }
+
+    double nucDays(Draft draft) {
+        return new Workload(brief(), supply(), draft.batches()).nucDays();
+    }
+
+    double weighed(Draft draft) {
+        return draft.weighed(brief(), supply());
+    }
+}

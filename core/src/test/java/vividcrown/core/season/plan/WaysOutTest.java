@@ -1,0 +1,168 @@
+package vividcrown.core.season.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static vividcrown.core.season.Seasons.builder;
+import static vividcrown.core.season.Seasons.day;
+import static vividcrown.core.season.Seasons.order;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import vividcrown.core.demand.Product;
+import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.Crew;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.Seasons;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.recipe.Recipe;
+import vividcrown.core.season.recipe.RecipeFinder;
+
+/** What is told to whoever cannot have everything: situations of the trade (common practice). */
+class WaysOutTest {
+
+    private static final List<CellBuilder> THREE = List.of(builder("B 1", 45), builder("B 2", 45), builder("B 3", 45));
+
+    private static SeasonPlan plan(SeasonBrief brief) {
+        return SeasonPlanner.plan(brief, 4, SolveWatch.untilInterrupted());
+    }
+
+    private static List<SeasonPlan.WayOut> ways(SeasonPlan plan, Relaxation kind, String helps) {
+        return plan.waysOut().stream().filter(way -> way.kind() == kind && way.helps().contains(helps)).toList();
+    }
+
+    /** Boxes for seven in ten: whatever stands badly is told something that can be done about it. */
+    @ParameterizedTest
+    @ValueSource(longs = {1, 7})
+    void whoever_is_not_served_is_told_a_way_out(long seed) {
+        SeasonPlan plan = plan(Seasons.random(12, 3, 35, seed));
+        Set<String> helped = plan.waysOut().stream().flatMap(way -> way.helps().stream()).collect(Collectors.toSet());
+        Set<String> open = plan.promises().stream().filter(one -> one.state() != Promise.State.HOLDS)
+                .map(one -> one.demand().id()).collect(Collectors.toSet());
+        assertThat(open).isNotEmpty();
+        assertThat(helped).containsAll(open);
+        plan.promises().stream().filter(one -> open.contains(one.demand().id())).forEach(one -> assertThat(
+                one.reasons()).anySatisfy(
+                        why -> assertThat(plan.waysOut())
+                                .extracting(SeasonPlan.WayOut::reason).contains(why)));
+    }
+
+    @Test
+    void so_many_are_bought_in_that_the_rest_comes_as_surely_as_wanted() {
+        SeasonPlan plan = plan(
+                Seasons.brief(List.of(order("forty", Product.MATED_QUEENS, 40, 38, 42)), THREE, 68, Crew.EVERY_DAY));
+        SeasonPlan.WayOut bought = ways(plan, Relaxation.BUY_IN, "forty").getFirst();
+        SeasonPlan.WayOut fewer = ways(plan, Relaxation.FEWER, "forty").getFirst();
+        assertThat(fewer.amount() + bought.amount()).isEqualTo(40);
+        assertThat(bought.amount()).isBetween(1, 15);
+        SeasonPlan promised = plan(Seasons.brief(List.of(order("some", Product.MATED_QUEENS, fewer.amount(), 38, 42)),
+                THREE, 68, Crew.EVERY_DAY));
+        assertThat(promised.holds()).as("that many can be promised").isTrue();
+    }
+
+    @Test
+    void an_order_whose_day_is_too_near_is_bought_in_whole_or_comes_later() {
+        SeasonPlan plan = plan(
+                Seasons.brief(List.of(order("soon", Product.MATED_QUEENS, 12, 5, 8)), THREE, 100, Crew.EVERY_DAY));
+        assertThat(ways(plan, Relaxation.BUY_IN, "soon").stream().map(SeasonPlan.WayOut::amount))
+                .allMatch(amount -> amount == 12);
+        assertThat(ways(plan, Relaxation.FEWER, "soon")).isEmpty();
+        assertThat(ways(plan, Relaxation.LATER, "soon")).isNotEmpty()
+                .allSatisfy(way -> assertThat(way.amount()).isBetween(7, 56));
+    }
+
+    @Test
+    void each_of_two_is_told_what_it_takes_for_itself() {
+        // of different assurance: served apart
+        Demand big = new Demand("big", Product.MATED_QUEENS, 40, day(40), day(44), Optional.empty(), 2, 0.9);
+        Demand small = new Demand("small", Product.MATED_QUEENS, 15, day(41), day(45), Optional.empty(), 2, 0.8);
+        SeasonPlan plan = plan(Seasons.brief(List.of(big, small), THREE, 20, Crew.EVERY_DAY));
+        List<SeasonPlan.WayOut> nucs = plan.waysOut().stream().filter(way -> way.kind() == Relaxation.NUCS).toList();
+        int both = nucs.stream().filter(way -> way.helps().size() == 2).mapToInt(SeasonPlan.WayOut::amount).findFirst()
+                .orElseThrow();
+        int alone = nucs.stream().filter(way -> way.helps().equals(List.of("small")))
+                .mapToInt(SeasonPlan.WayOut::amount).findFirst().orElseThrow();
+        assertThat(alone).isLessThan(both);
+        SeasonPlan with = plan(Seasons.brief(List.of(small), THREE, 20 + alone, Crew.EVERY_DAY));
+        assertThat(with.holds()).isTrue();
+    }
+
+    @Test
+    void a_no_to_a_small_order_that_lets_a_large_one_hold_is_told_with_its_price() {
+        Demand large = new Demand("large", Product.MATED_QUEENS, 40, day(40), day(44), Optional.empty(), 3, 0.9);
+        Demand little = new Demand("little", Product.MATED_QUEENS, 12, day(40), day(44), Optional.empty(), 1, 0.95);
+        SeasonPlan plan = plan(Seasons.brief(List.of(large, little), THREE, 100, Crew.EVERY_DAY));
+        assertThat(plan.promises()).filteredOn(one -> one.demand().id().equals("large")).first()
+                .satisfies(one -> assertThat(one.state()).isNotEqualTo(Promise.State.HOLDS));
+        SeasonPlan.WayOut no = ways(plan, Relaxation.SAY_NO, "large").getFirst();
+        assertThat(no.loses()).containsExactly("little");
+        assertThat(no.amount()).isEqualTo(12);
+        assertThat(no.text().toString()).contains("With a no to little (12) these hold: large.");
+        assertThat(plan(Seasons.brief(List.of(large), THREE, 100, Crew.EVERY_DAY)).holds()).isTrue();
+    }
+
+    @Test
+    void queens_of_a_line_are_bought_in_of_that_line() {
+        SeasonPlan plan = plan(Seasons.brief(List.of(new Demand("golden five", Product.MATED_QUEENS, 5, day(40),
+                day(44), Optional.of("golden"), 2, 0.9)), THREE, 100, Crew.EVERY_DAY));
+        assertThat(ways(plan, Relaxation.BUY_IN, "golden five").getFirst().text())
+                .hasToString("Buy in 5 of line golden for golden five.");
+    }
+
+    @Test
+    void a_season_is_planned_the_same_however_busy_the_machine_is() {
+        SeasonBrief brief = Seasons.random(12, 3, 80, 5);
+        SeasonModel.Solution alone = solved(brief);
+        Thread busy = Thread.ofPlatform().daemon().start(
+                () -> SeasonPlanner.plan(Seasons.random(12, 4, 100, 6), 6, SolveWatch.untilInterrupted()));
+        SeasonModel.Solution beside = solved(brief);
+        busy.interrupt();
+        assertThat(beside.choices()).isEqualTo(alone.choices());
+        assertThat(beside.bound()).isEqualTo(alone.bound());
+    }
+
+    private static SeasonModel.Solution solved(SeasonBrief brief) {
+        Drafts drafts = Drafts.of(brief);
+        List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
+        return drafts.model(ways, drafts.greedy(ways)).solve(new Effort(0.5, 60), SolveWatch.untilInterrupted())
+                .orElseThrow();
+    }
+
+    // --- what a no frees -----------------------------------------------------------------------------------------------
+
+    @Test
+    void a_no_frees_the_work_and_the_nucs_of_an_order() {
+        SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44),
+                order("B", Product.MATED_QUEENS, 15, 70, 74)), THREE, 100, Crew.EVERY_DAY);
+        Without without = Without.of(brief, "B", 4, SolveWatch.untilInterrupted());
+        assertThat(without.cups()).isBetween(15, 60);
+        assertThat(without.hours()).isBetween(1.0, 15.0);
+        assertThat(without.nucDays()).isBetween(150, 1500);
+        assertThat(without.gains()).as("the other holds anyway").isEmpty();
+        assertThat(without.chances()).containsOnlyKeys("A");
+    }
+
+    @Test
+    void a_no_to_the_only_order_frees_everything() {
+        SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44)), THREE, 100,
+                Crew.EVERY_DAY);
+        Without without = Without.of(brief, "A", 2, SolveWatch.untilInterrupted());
+        SeasonPlan plan = plan(brief);
+        assertThat(without.hours()).isGreaterThan(1);
+        assertThat(without.cups())
+                .isEqualTo(plan.batches().stream().mapToInt(batch -> batch.cups()).sum());
+        assertThat(without.chances()).isEmpty();
+    }
+
+    @Test
+    void a_no_to_nobody_is_refused_by_name() {
+        SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44)), THREE, 100,
+                Crew.EVERY_DAY);
+        assertThatThrownBy(() -> Without.of(brief, "Z", 2, SolveWatch.untilInterrupted()))
+                .hasMessageContaining("no demand called Z");
+    }
+}
