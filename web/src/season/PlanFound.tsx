@@ -6,9 +6,11 @@ import { ThreadChart } from '../threads/ThreadChart'
 import { sayDay, saySpan } from '../time/days'
 import { Findings } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
+import { moved } from './beside'
 import { daysAhead, holding, percent } from './planned'
 import { ReckonedWith } from './ReckonedWith'
 import { usePlannedRow } from './usePlannedRow'
+import { WaysOut } from './WaysOut'
 
 /** A plan that was found: what it holds, what it costs, and how it looks beside the present one, before it is taken. */
 export function PlanFound({
@@ -61,16 +63,8 @@ export function PlanFound({
             </li>
           ))}
       </ul>
-      {plan.waysOut.length > 0 && (
-        <>
-          <h4 className="mt-2 font-work font-bold">{t('season.waysOut')}</h4>
-          <ul>
-            {plan.waysOut.map((way) => (
-              <li key={way.kind}>{way.text}</li>
-            ))}
-          </ul>
-        </>
-      )}
+      <WaysOut ways={plan.waysOut} />
+      <Beside plan={plan} season={season} />
       {plan.droneStarts.length > 0 && (
         <ul className="mt-2" aria-label={t('season.droneStarts')}>
           {plan.droneStarts.map((one) => (
@@ -112,6 +106,29 @@ export function PlanFound({
       </p>
       <Findings error={adopt.error} />
     </div>
+  )
+}
+
+/** Whose chance it changes against the plan that is in force. */
+function Beside({ plan, season }: { plan: SeasonPlan; season: SeasonPage }) {
+  const { t } = useTranslation()
+  const others = moved(season.standings, plan.promises)
+  if (season.planned.length === 0 || others.length === 0) return null
+  return (
+    <>
+      <h4 className="mt-2 font-work font-bold">{t('season.besidePresent')}</h4>
+      <ul data-testid="moved">
+        {others.map((one) => (
+          <li key={one.demand} className={one.to < one.from ? 'text-crown' : ''}>
+            {t('season.moves', {
+              demand: one.demand,
+              from: percent(one.from),
+              to: percent(one.to),
+            })}
+          </li>
+        ))}
+      </ul>
+    </>
   )
 }
 

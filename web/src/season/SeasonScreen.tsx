@@ -7,6 +7,7 @@ import { Answer, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { BandChart } from './BandChart'
 import { holding, percent } from './planned'
+import { No } from './No'
 import { PlannedThreads } from './PlannedThreads'
 import { seasonQuery } from './queries'
 import { ReckonedWith } from './ReckonedWith'
@@ -97,7 +98,7 @@ function Standings({ standings }: { standings: Standing[] }) {
       <table className="w-full min-w-[40rem] text-left">
         <thead className="text-sm text-ink-2">
           <tr className="border-b-2 border-ink">
-            {['order', 'what', 'until', 'chance'].map((column) => (
+            {['order', 'what', 'until', 'chance', 'no'].map((column) => (
               <th key={column} className="py-1 pr-3 font-normal">
                 {t(`season.column.${column}`)}
               </th>
@@ -127,6 +128,9 @@ function Standings({ standings }: { standings: Standing[] }) {
                     wanted: percent(one.assurance),
                   })}
                 </Reasons>
+              </td>
+              <td className="py-1">
+                <No demand={one.demand} />
               </td>
             </tr>
           ))}

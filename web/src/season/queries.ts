@@ -19,6 +19,16 @@ export const planningOddsQuery = queryOptions({
   staleTime: 600_000,
 })
 
+/** Seconds of reckoning: the season planned with an order and without it. */
+export const withoutQuery = (demand: string) =>
+  queryOptions({
+    queryKey: ['season', 'without', demand],
+    queryFn: () =>
+      answered(api.GET('/api/v1/season/without/{demand}', { params: { path: { demand } } })),
+    staleTime: 600_000,
+    retry: false,
+  })
+
 /** How far a search is; asked again twice a second while it runs. */
 export const progressQuery = (id: string) =>
   queryOptions({

@@ -147,9 +147,9 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         /** Queens are not grafted for nothing: what stands in the way of those that are missing on their next graft day is said. */
         private void stopsQueens(LocalDate day) {
             Ahead ahead = ahead(day, stocks);
-            double missing = orders.stream().filter(one -> one.kind() == SupplyKind.QUEENS)
-                    .filter(one -> timing.reaches(one, day)).map(Wanted::demand).distinct()
-                    .mapToDouble(ahead::missing).sum();
+            List<Wanted> reached = orders.stream()
+                    .filter(one -> one.kind() == SupplyKind.QUEENS && timing.reaches(one, day)).toList();
+            double missing = missing(ahead, reached);
             if (Math.round(missing) == 0) {
                 return;
             }
@@ -166,9 +166,16 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             LocalDate ripeOn = day.plusDays(brief.ripeAfter());
             int nucs = brief.means().freeNucs(ripeOn);
             if (nucs < missing) {
-                notes.add(Reason.of(Source.derived("nucs less those that are taken by then"), "week.nucsShort", ripeOn,
-                        nucs, Math.round(missing)));
+                LocalDate next = Objects.requireNonNull(days.next(day).get(SupplyKind.QUEENS));
+                boolean late = missing(ahead,
+                        reached.stream().filter(one -> !timing.helpsStill(one, next)).toList()) > nucs;
+                notes.add(Reason.of(Source.derived("nucs less those that are taken by then"),
+                        late ? "week.nucsShort" : "week.nucsFewer", ripeOn, nucs, Math.round(missing)));
             }
+        }
+
+        private static double missing(Ahead ahead, List<Wanted> orders) {
+            return orders.stream().map(Wanted::demand).distinct().mapToDouble(ahead::missing).sum();
         }
 
         private List<Standing> standings() {

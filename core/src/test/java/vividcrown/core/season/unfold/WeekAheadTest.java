@@ -116,6 +116,22 @@ class WeekAheadTest {
         assertThat(Lives.odds(brief, SeasonWorth.USUAL, 20).get("C")).isGreaterThan(0.5);
     }
 
+    /** Too few nucs are told, and whether that makes anybody late: a later graft may still serve them. */
+    @Test
+    void too_few_nucs_are_told_and_whether_anybody_is_late_by_it() {
+        assertThat(notes(brief(List.of(order("soon", Product.MATED_QUEENS, 40, 25, 29)), 10, Crew.EVERY_DAY)))
+                .contains("10 nucs are free").contains("or they will be late");
+        assertThat(notes(brief(List.of(order("later", Product.MATED_QUEENS, 40, 34, 38)), 10, Crew.EVERY_DAY)))
+                .contains("10 nucs are free").contains("A later graft still helps").doesNotContain("late:");
+        assertThat(notes(brief(List.of(order("enough", Product.MATED_QUEENS, 40, 34, 38)), 200, Crew.EVERY_DAY)))
+                .isEqualTo("[]");
+    }
+
+    private static String notes(SeasonBrief brief) {
+        return WeekAhead.of(brief, SeasonWorth.USUAL).notes().stream().map(note -> note.fact().toString()).toList()
+                .toString();
+    }
+
     @Test
     void a_line_asked_for_is_not_served_by_another() {
         Demand dark = new Demand("D", Product.MATED_QUEENS, 10, day(25), day(29), Optional.of("dark"), 2, 0.9);
