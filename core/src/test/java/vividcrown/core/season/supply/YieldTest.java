@@ -3,6 +3,7 @@ package vividcrown.core.season.supply;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -10,6 +11,8 @@ import org.assertj.core.data.Offset;
 import org.hipparchus.distribution.continuous.BetaDistribution;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 import org.hipparchus.random.Well19937c;
+import org.hipparchus.special.Beta;
+import org.hipparchus.special.Gamma;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
@@ -141,5 +144,39 @@ class YieldTest {
             sum += yield.chances()[finished] * Math.pow(finished - yield.mean(), 2);
         }
         return sum;
+    }
+
+    /** The chance of both together is that of their sum: by the whole distribution, the long way. */
+    @Test
+    void the_chance_of_two_batches_together_needs_no_distribution_of_both() {
+        Yield one = Yield.ofBatch(60, List.of(LossStep.TAKE.prior(), LossStep.MATING.prior()));
+        Yield two = Yield.ofBatch(25, List.of(LossStep.SOUND.prior()));
+        for (int wanted : new int[]{-3, 0, 1, 30, 55, 84, 85, 86, 200}) {
+            assertThat(one.atLeast(wanted, two)).as("%d", wanted).isCloseTo(one.plus(two).atLeast(wanted), EXACT);
+        }
+    }
+
+    /** The beta-binomial's own formula, from log-gamma functions (textbook), for few, many and hardly any. */
+    @Test
+    void a_step_is_beta_binomial_however_large_the_batch_and_however_strong_the_belief() {
+        for (Rate step : List.of(Rate.of(14, 3), Rate.of(0.4, 7), Rate.of(9_000, 1_000), Rate.of(30, 30))) {
+            for (int cups : new int[]{1, 7, 90, 400}) {
+                double[] chances = Yield.ofBatch(cups, List.of(step)).chances();
+                for (int passed = 0; passed <= cups; passed += Math.max(1, cups / 9)) {
+                    double exact = Math.exp(logChoose(cups, passed)
+                            + Beta.logBeta(passed + step.successes(),
+                                    cups - passed + step.failures())
+                            - Beta.logBeta(step.successes(), step.failures()));
+                    assertThat(chances[passed]).as("%d of %d, %s", passed, cups, step).isCloseTo(exact,
+                            Offset.offset(1e-9 + 1e-7 * exact));
+                }
+                assertThat(Arrays.stream(chances).sum()).isCloseTo(1, Offset.offset(1e-7));
+            }
+        }
+    }
+
+    private static double logChoose(int many, int of) {
+        return Gamma.logGamma(many + 1.0) - Gamma.logGamma(of + 1.0)
+                - Gamma.logGamma(many - of + 1.0);
     }
 }
