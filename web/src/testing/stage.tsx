@@ -40,14 +40,21 @@ export type Stage = {
  * sent.
  *
  * @param known answers of the server, by what asks for them
+ * @param told what the server answers to whoever asks for a path; nothing is to be asked for if left out
  */
-export function stage(shown: ReactNode, known: Known = {}, session: Partial<Session> = {}): Stage {
+export function stage(
+  shown: ReactNode,
+  known: Known = {},
+  session: Partial<Session> = {},
+  told?: (path: string) => unknown,
+): Stage {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: 1e9 } } })
   Object.entries(known).forEach(([key, data]) => client.setQueryData(key.split(' '), data))
   const sent: Entry[] = []
   let how: 'ok' | 'no signal' | string[] = 'ok'
-  vi.spyOn(api, 'GET').mockImplementation((async () => {
-    throw new TypeError('nothing was to be asked for')
+  vi.spyOn(api, 'GET').mockImplementation((async (path: string) => {
+    if (!told) throw new TypeError('nothing was to be asked for')
+    return { data: told(path), response: new Response(null, { status: 200 }) }
   }) as never)
   vi.spyOn(api, 'POST').mockImplementation((async (
     _path: string,

@@ -1,4 +1,4 @@
-import { useId, type ReactNode } from 'react'
+import { useId, useState, type ReactNode } from 'react'
 
 /**
  * A name above whatever is filled in. The label stands beside its field, not around it: a choice's options are no part of its
@@ -59,7 +59,7 @@ export function TextField({
   )
 }
 
-/** Left empty it is nothing, not zero. */
+/** Left empty it is nothing, not zero. While somebody types it shows what they type, whatever is made of it. */
 export function NumberField({
   name,
   required,
@@ -74,6 +74,7 @@ export function NumberField({
   placeholder?: string
   onChange: (next: number | undefined) => void
 }) {
+  const [typed, setTyped] = useState<string>()
   return (
     <Labelled name={name}>
       {(id) => (
@@ -83,10 +84,12 @@ export function NumberField({
           type="number"
           required={required}
           {...range}
-          value={value ?? ''}
-          onChange={(event) =>
+          value={typed ?? value ?? ''}
+          onChange={(event) => {
+            setTyped(event.target.value)
             onChange(event.target.value === '' ? undefined : Number(event.target.value))
-          }
+          }}
+          onBlur={() => setTyped(undefined)}
         />
       )}
     </Labelled>

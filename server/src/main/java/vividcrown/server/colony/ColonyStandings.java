@@ -130,7 +130,8 @@ public class ColonyStandings {
                 .map(next -> isDefensive(facts) ? next.atDefensiveBees() : next);
         return new ColonyStanding(verdict.leading(), verdict.chance(verdict.leading()),
                 Need.of(verdict, facts.lastRead(), overdue, season) + (stop ? Need.STOP : 0), facts.lastRead(), due,
-                overdue, stop, !verdict.proof().clashes().isEmpty(), work, facts.mites().release(),
+                overdue, stop, !verdict.proof().clashes().isEmpty(), work, ColonyStanding.QueenOdds.of(verdict),
+                facts.mites().release(),
                 facts.mites().planned());
     }
 

@@ -1,11 +1,14 @@
 package vividcrown.server.lineage;
 
+import java.lang.ref.SoftReference;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import vividcrown.core.lineage.BroodLoss;
 import vividcrown.core.lineage.Mating;
@@ -16,6 +19,7 @@ import vividcrown.core.merit.Trait;
 import vividcrown.server.lineage.LineageViews.EstimateView;
 import vividcrown.server.lineage.Stocks.Bee;
 import vividcrown.server.lineage.Stocks.Stock;
+import vividcrown.server.operation.CurrentOperation;
 
 /** The stock with its marks, as one question asks of it. */
 @Component
@@ -26,10 +30,18 @@ class Lineages {
 
     private final Stocks stocks;
     private final Marks marks;
+    private final JdbcClient jdbc;
+    /** By operation: a stock of ten seasons takes seconds to put together, and changes only with the record. */
+    private final Map<UUID, SoftReference<Kept>> kept = new ConcurrentHashMap<>();
 
-    Lineages(Stocks stocks, Marks marks) {
+    /** @param entry the newest of the record when it was put together */
+    private record Kept(long entry, LocalDate day, Known known) {
+    }
+
+    Lineages(Stocks stocks, Marks marks, JdbcClient jdbc) {
         this.stocks = stocks;
         this.marks = marks;
+        this.jdbc = jdbc;
     }
 
     /** @param merits by trait, of every trait that was marked at all */
@@ -65,8 +77,18 @@ class Lineages {
     }
 
     Known known(LocalDate today) {
-        Stock stock = stocks.stock(today);
-        List<Score> scores = marks.all(stock, today);
-        return new Known(stock, scores, Marks.merits(stock, scores));
+        UUID operation = CurrentOperation.require();
+        // asked before anything is read: what is recorded meanwhile makes it old
+        long newest = jdbc.sql("select coalesce(max(sequence), 0) from journal_entry where operation_id = ?")
+                .param(operation).query(Long.class).single();
+        Optional<Known> before = Optional.ofNullable(kept.get(operation)).map(SoftReference::get)
+                .filter(one -> one.entry() == newest && one.day().equals(today)).map(Kept::known);
+        return before.orElseGet(() -> {
+            Stock stock = stocks.stock(today);
+            List<Score> scores = marks.all(stock, today);
+            Known known = new Known(stock, scores, Marks.merits(stock, scores));
+            kept.put(operation, new SoftReference<>(new Kept(newest, today, known)));
+            return known;
+        });
     }
 }

@@ -12,7 +12,6 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -20,8 +19,6 @@ import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.Purpose;
 import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.journal.Entry;
-import vividcrown.core.judgement.Status;
-import vividcrown.core.judgement.Verdict;
 import vividcrown.core.merit.Merit;
 import vividcrown.core.queen.MarkingScheme;
 import vividcrown.core.reading.EventKind;
@@ -34,7 +31,8 @@ import vividcrown.core.yard.Flow;
 import vividcrown.core.yard.SiteCondition;
 import vividcrown.server.clock.Today;
 import vividcrown.server.colony.ColonyBook;
-import vividcrown.server.colony.ColonyGlances;
+import vividcrown.server.colony.ColonyStanding;
+import vividcrown.server.colony.ColonyStandings;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.lineage.LineageViews.RequeeningView;
@@ -79,18 +77,21 @@ class RequeeningController {
 
     private final Hives hives;
     private final Yards yards;
-    private final ColonyGlances glances;
+    private final ColonyStandings standings;
+    private final ColonyBook book;
     private final Lineages lineages;
     private final YardFlow flows;
     private final QueenListController list;
     private final SettingsInForce settings;
     private final Today today;
 
-    RequeeningController(Hives hives, Yards yards, ColonyGlances glances, Lineages lineages, YardFlow flows,
+    RequeeningController(Hives hives, Yards yards, ColonyStandings standings, ColonyBook book, Lineages lineages,
+            YardFlow flows,
             QueenListController list, SettingsInForce settings, Today today) {
         this.hives = hives;
         this.yards = yards;
-        this.glances = glances;
+        this.standings = standings;
+        this.book = book;
         this.lineages = lineages;
         this.flows = flows;
         this.list = list;
@@ -100,7 +101,6 @@ class RequeeningController {
 
     @GetMapping("/api/v1/requeening")
     @Operation(operationId = "requeening", summary = "Which colonies get another queen: now, after the flow, keep, watch; how many queens that wants")
-    @Transactional(readOnly = true)
     public RequeeningPage requeening(@RequestParam(required = false) @Nullable UUID yard,
             @RequestParam(required = false) Requeening.@Nullable Policy policy) {
         LocalDate day = today.day();
@@ -110,7 +110,8 @@ class RequeeningController {
         Map<UUID, Yard> places = yards.byId();
         List<Hive> rows = hives.keptFor(Purpose.PRODUCTION, Purpose.DRONE_COLONY, Purpose.NUC).stream()
                 .filter(hive -> yard == null || hive.yardId().equals(yard)).toList();
-        Map<UUID, ColonyGlances.Glance> seen = glances.of(rows, places, day);
+        Map<UUID, ColonyStanding> standing = standings.of(rows, places, day);
+        Map<UUID, ColonyBook.Facts> facts = book.facts(rows, day);
         Lineages.Known known = lineages.known(day);
         MarkingScheme scheme = settings.scheme();
         Map<UUID, Flow> flowOf = new HashMap<>();
@@ -124,7 +125,8 @@ class RequeeningController {
                     scheme, day, year);
             Optional<Merit.Estimate> merit = queen.flatMap(bee -> known.together(bee.id()));
             Requeening found = Requeening
-                    .of(colony(hive, Objects.requireNonNull(seen.get(hive.id())), place, queen, age, merit,
+                    .of(colony(hive, Objects.requireNonNull(standing.get(hive.id())).odds(),
+                            Objects.requireNonNull(facts.get(hive.id())), place, queen, age, merit,
                             flowOf.computeIfAbsent(place.id(), _ -> flows.at(place, day)
                                     .map(YardFlow.FlowView::flow).orElse(Flow.LITTLE)),
                             day), rule, day, year, settings.assumptions());
@@ -144,10 +146,9 @@ class RequeeningController {
                 list.atHand());
     }
 
-    private Requeening.Colony colony(Hive hive, ColonyGlances.Glance glance, Yard place, Optional<Bee> queen, Age age,
-            Optional<Merit.Estimate> merit, Flow flow, LocalDate day) {
-        Verdict verdict = glance.verdict();
-        ColonyBook.Facts facts = glance.facts();
+    private static Requeening.Colony colony(Hive hive, ColonyStanding.QueenOdds odds, ColonyBook.Facts facts,
+            Yard place,
+            Optional<Bee> queen, Age age, Optional<Merit.Estimate> merit, Flow flow, LocalDate day) {
         Optional<LocalDate> given = Marks.changed(facts);
         List<Entry> hers = facts.reads().stream()
                 .filter(entry -> given.filter(entry.day()::isBefore).isEmpty()).toList();
@@ -160,9 +161,8 @@ class RequeeningController {
                 .filter(entry -> ColonyBook.notes(entry).temper().filter(grade -> grade >= UNWORKABLE).isPresent())
                 .count();
         return new Requeening.Colony(hive.code(), age,
-                verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS),
-                verdict.chance(Status.DRONE_LAYER), spotty(hers, day), solid(hers), (int) bad, people,
-                superseding(verdict, hers), queen.filter(Bee::breeder).isPresent(),
+                odds.laying(), odds.droneLayer(), spotty(hers, day), solid(hers), (int) bad, people,
+                superseding(odds, hers), queen.filter(Bee::breeder).isPresent(),
                 Suspicion.of(facts.readings()).stops(), merit.map(Merit.Estimate::value),
                 merit.map(Merit.Estimate::reliability).orElse(0.0),
                 given.map(from -> (int) ChronoUnit.DAYS.between(from, day)).filter(days -> days >= 0),
@@ -191,14 +191,14 @@ class RequeeningController {
                 .findFirst().map(notes -> notes.seen().contains(Sign.SEALED_WORKER_SOLID)).orElse(false);
     }
 
-    private static boolean superseding(Verdict verdict, List<Entry> hers) {
+    private static boolean superseding(ColonyStanding.QueenOdds odds, List<Entry> hers) {
         // a daughter lays beside her already
-        if (verdict.chance(Status.TWO_QUEENS) > TWO_LIKELY) {
+        if (odds.two() > TWO_LIKELY) {
             return true;
         }
         boolean cells = !hers.isEmpty() && ColonyBook.notes(hers.getLast()).cells().stream()
                 .anyMatch(one -> one.look().isAlive());
-        return cells && verdict.cellKind().getOrDefault(Verdict.CellKind.SUPERSEDURE, 0.0) > 0.5;
+        return cells && odds.supersedure() > 0.5;
     }
 
     private static SwarmOdds.History history(ColonyBook.Facts facts, LocalDate day) {

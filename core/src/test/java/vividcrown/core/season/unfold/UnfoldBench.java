@@ -3,11 +3,13 @@ package vividcrown.core.season.unfold;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.DayOfWeek;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.IntStream;
+import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import vividcrown.core.season.SeasonBrief;
@@ -18,12 +20,14 @@ import vividcrown.core.season.Seasons;
 class UnfoldBench {
 
     private static final int SEASONS = Integer.getInteger("crown.seasons", 200);
+    private static final long FIRST_SEED = 1;
+    private static final long SECOND_SEED = 40_001;
     private static final Set<DayOfWeek> TWICE = Set.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY);
 
     @Test
     void frontier() {
         for (String season : List.of("usual", "poor", "scarce")) {
-            System.out.printf("%n%s season, %d times%n", season, SEASONS);
+            System.out.printf("%n%s season, %d times with each of two seeds%n", season, SEASONS);
             for (double safety : new double[]{0.2, 0.4, 0.6, 1}) {
                 for (int lead : new int[]{28, 33, 40}) {
                     tell(season, "Mondays +%.0f %% %d d".formatted(100 * safety, lead),
@@ -74,24 +78,29 @@ class UnfoldBench {
         assertThat(seconds).isPositive();
     }
 
-    /** A poor season has every rate at its 5 % quantile, a scarce one boxes for seven in ten. */
+    /** A poor season has every rate at its 5 % quantile, a scarce one boxes for seven in ten. Each seed on its own, and both together. */
     private static void tell(String season, String name, LivedSeason.Keeper keeper) {
-        LivedSeason.Lived[] lived = IntStream.range(1, SEASONS + 1).parallel()
+        List<LivedSeason.Lived> first = lived(season, keeper, FIRST_SEED);
+        List<LivedSeason.Lived> second = lived(season, keeper, SECOND_SEED);
+        List<LivedSeason.Lived> both = new ArrayList<>(first);
+        both.addAll(second);
+        System.out.printf(Locale.ROOT, "%-34s %6.1f %% on time %7.1f wasted %7.1f h   (seeds: %.1f and %.1f %%)%n",
+                name,
+                onTime(both), both.stream().mapToInt(LivedSeason.Lived::wasted).average().orElseThrow(),
+                both.stream().mapToDouble(LivedSeason.Lived::hours).average().orElseThrow(), onTime(first),
+                onTime(second));
+    }
+
+    private static List<LivedSeason.Lived> lived(String season, LivedSeason.Keeper keeper, long firstSeed) {
+        return LongStream.range(firstSeed, firstSeed + SEASONS).parallel()
                 .mapToObj(seed -> new LivedSeason(season.equals("scarce")
                         ? Seasons.random(8, 3, 240, seed).with(Seasons.random(8, 3, 90, seed).means())
                         : Seasons.random(8, 4, 240, seed), seed * 7L, season.equals("poor") ? 0.05 : 0).live(keeper))
-                .toArray(LivedSeason.Lived[]::new);
-        double orders = 0;
-        double met = 0;
-        double wasted = 0;
-        double hours = 0;
-        for (LivedSeason.Lived one : lived) {
-            orders += one.orders();
-            met += one.onTime();
-            wasted += one.wasted();
-            hours += one.hours();
-        }
-        System.out.printf(Locale.ROOT, "%-34s %6.1f %% on time %7.1f wasted %7.1f h%n", name, 100 * met / orders,
-                wasted / lived.length, hours / lived.length);
+                .toList();
+    }
+
+    private static double onTime(List<LivedSeason.Lived> lived) {
+        return 100.0 * lived.stream().mapToInt(LivedSeason.Lived::onTime).sum()
+                / lived.stream().mapToInt(LivedSeason.Lived::orders).sum();
     }
 }
