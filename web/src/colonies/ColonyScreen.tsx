@@ -118,13 +118,16 @@ function Colony({
         <div className="mt-8 min-w-0 lg:mt-0">
           {page.open.length > 0 && <OpenLooks page={page} />}
           {page.swarm && <SwarmSteps colony={colony} plan={page.swarm} onSchool={onSchool} />}
-          {!page.swarm && !page.endedOn && (verdict.contents.queen.LAYING ?? 0) > LAYS && (
-            <p className="mb-4">
-              <button className="act" onClick={() => onSchool('BEFORE_CELLS')}>
-                {t('colony.before')}
-              </button>
-            </p>
-          )}
+          {!page.swarm &&
+            !page.endedOn &&
+            verdict.stop.length === 0 &&
+            (verdict.contents.queen.LAYING ?? 0) > LAYS && (
+              <p className="mb-4">
+                <button className="act" onClick={() => onSchool('BEFORE_CELLS')}>
+                  {t('colony.before')}
+                </button>
+              </p>
+            )}
           <Options page={page} />
           {drawn && (
             <section className="mt-6" aria-label={t('read.last', { day: sayDay(drawn.day) })}>
