@@ -6,6 +6,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import vividcrown.core.demand.Product;
 import vividcrown.core.time.DatedSpan;
 
@@ -92,6 +93,17 @@ public record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until
         return demand.product() == product() && demand.line().equals(line()) && demand.assurance() == assurance()
                 && count() + demand.count() <= MOST_TOGETHER
                 && DatedSpan.ofClosed(from, until).overlaps(DatedSpan.ofClosed(demand.from(), demand.until()));
+    }
+
+    /** Each of its demands for itself, on its own days. */
+    public Stream<PromiseGroup> apart(LocalDate today) {
+        return demands.stream().flatMap(one -> of(List.of(one), today).stream());
+    }
+
+    /** The same with another demand in the place of the one of that name, if it is among them. */
+    public PromiseGroup replacing(Demand other) {
+        return new PromiseGroup(demands.stream().map(one -> one.id().equals(other.id()) ? other : one).toList(), from,
+                until);
     }
 
     private PromiseGroup with(Demand demand) {

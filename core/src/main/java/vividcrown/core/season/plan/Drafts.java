@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -12,6 +14,7 @@ import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeBook;
+import vividcrown.core.season.recipe.RecipeFinder;
 import vividcrown.core.season.supply.Outcome;
 import vividcrown.core.season.supply.RunningShares;
 import vividcrown.core.season.supply.Supply;
@@ -41,6 +44,42 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
                         id -> supply.percent(supply.usual().with(Circumstance.BUILDER, id))));
     }
 
+    /** @param draft of these */
+    record Begun(Drafts drafts, Draft draft) {
+    }
+
+    /**
+     * A first draft. Orders that fall due together share batches; where such a group does not hold, its orders are asked for one by one too, so
+     * that one can be kept where all cannot.
+     *
+     * @return empty if the locks cannot be kept
+     */
+    Optional<Begun> begun(Effort effort, SolveWatch watch) {
+        Optional<Begun> together = first(effort, watch);
+        return together.flatMap(begun -> {
+            Drafts apart = of(book.with(brief(), apart(begun.draft())));
+            if (apart.groups().size() == groups().size()) {
+                return together;
+            }
+            return apart.first(effort.half(), watch).filter(one -> apart.weighed(one.draft()) < weighed(begun.draft()))
+                    .or(() -> together);
+        });
+    }
+
+    private Optional<Begun> first(Effort effort, SolveWatch watch) {
+        List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
+        return model(ways, greedy(ways)).solve(effort, watch)
+                .map(solution -> new Begun(this, fitted(ways, solution)));
+    }
+
+    private List<PromiseGroup> apart(Draft draft) {
+        return IntStream.range(0, groups().size()).boxed()
+                .flatMap(at -> draft.state(at) == Promise.State.HOLDS
+                        ? Stream.of(groups().get(at))
+                        : groups().get(at).apart(brief().today()))
+                .toList();
+    }
+
     SeasonBrief brief() {
         return book.brief();
     }
@@ -64,6 +103,14 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
                 brief().demands().stream().filter(one -> !one.id().equals(demand.id())).toList());
         return of(book.with(fewer,
                 groups().stream().map(group -> group.without(demand.id())).flatMap(Optional::stream).toList()));
+    }
+
+    /** The same season with another demand in the place of the one of that name. */
+    Drafts with(Demand other) {
+        List<Demand> demands = brief().demands().stream().map(one -> one.id().equals(other.id()) ? other : one)
+                .toList();
+        return of(book.with(brief().withDemands(demands),
+                groups().stream().map(group -> group.replacing(other)).toList()));
     }
 
     /** What a group has without any graft: what is on its way, and what others had over in a draft. */

@@ -21,4 +21,8 @@ record Effort(double steps, double seconds) {
         return new Effort(Math.max(LEAST_STEPS, mostSeconds * share * STEPS_A_SECOND),
                 Math.max(Deadline.SHORTEST_SEARCH_SECONDS, deadline.secondsLeft() * MOST_OF_WHAT_IS_LEFT));
     }
+
+    Effort half() {
+        return new Effort(steps / 2, seconds / 2);
+    }
 }

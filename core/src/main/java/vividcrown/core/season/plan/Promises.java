@@ -24,6 +24,8 @@ record Promises(RecipeBook book) {
 
     /** Below this a virgin started is a gamble. */
     private static final double GAMBLE = 0.8;
+    /** Below this no number of cups would help: the weather is what stands in the way. */
+    private static final double HOPELESS = 0.2;
 
     /** By the day promised. */
     List<Promise> of(Draft draft, List<SeasonPlan.WayOut> waysOut) {
@@ -58,6 +60,10 @@ record Promises(RecipeBook book) {
         return promises;
     }
 
+    private static boolean mates(PromiseGroup group) {
+        return group.product().losses().size() > 3;
+    }
+
     /** Why it does not hold: no day left, no mother, or what would make it hold. */
     private List<Reason> whyNot(PromiseGroup group, List<Recipe> all, List<SeasonPlan.WayOut> waysOut) {
         List<Reason> why = new ArrayList<>();
@@ -75,14 +81,14 @@ record Promises(RecipeBook book) {
         } else if (!inTime && lastGraft.isBefore(book.brief().today())) {
             why.add(Reason.of(Source.derived("the day promised less the days it takes"), "plan.tooLate", lastGraft,
                     book.brief().today().plusDays(book.supply().soonest(group.product()))));
-        } else if (!inTime) {
+        } else if (!inTime && !(mates(group) && book.supply().matingWeather(lastGraft) < HOPELESS)) {
             why.add(Reason.of(Source.derived("every graft day that is left, up to the most cups"), "plan.tooMany",
                     book.brief().means().builders().stream().mapToInt(CellBuilder::load).sum()));
-        } else {
+        } else if (inTime) {
             why.add(Reason.of(Source.derived("the plan with one thing more"), "plan.full"));
         }
         double weather = book.supply().matingWeather(lastGraft);
-        if (group.product().losses().size() > 3 && weather < GAMBLE) {
+        if (mates(group) && weather < GAMBLE) {
             why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.gamble",
                     Math.round(weather * 100) + " %"));
         }

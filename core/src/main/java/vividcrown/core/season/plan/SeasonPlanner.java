@@ -30,7 +30,7 @@ public final class SeasonPlanner {
     private final double mostSeconds;
     private final Deadline deadline;
     private final Counting watch;
-    private final Drafts drafts;
+    private final SeasonBrief brief;
 
     /** Tells of all drafts as of one search: plans and seconds go on counting. */
     private static final class Counting implements SolveWatch {
@@ -61,7 +61,7 @@ public final class SeasonPlanner {
         this.mostSeconds = mostSeconds;
         this.deadline = new Deadline(mostSeconds * (SAFELY_WITHIN - TO_FINISH));
         this.watch = new Counting(watch);
-        this.drafts = Drafts.of(brief);
+        this.brief = brief;
     }
 
     /**
@@ -76,15 +76,18 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
-        Draft draft = draft(ways, drafts.greedy(ways), FOR_THE_DRAFTS.getFirst())
+        Drafts.Begun begun = Drafts.of(brief)
+                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
+        Drafts drafts = begun.drafts();
+        Draft draft = begun.draft();
+        watch.secondsBefore += draft.solution().seconds();
         Draft latest = draft;
         for (int again = 1; again < FOR_THE_DRAFTS.size() && !watch.isStopped() && !deadline.isOver()
-                && mayBeBettered(latest, again == 1); again++) {
+                && mayBeBettered(drafts, latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
             SeasonModel.Solution known = latest.solution();
-            Optional<Draft> next = draft(
+            Optional<Draft> next = draft(drafts,
                     drafts.book().of(drafts.there(latest), RecipeFinder.LATE_BY, known.choices()), known,
                     latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again));
             if (next.isEmpty()) {
@@ -98,10 +101,10 @@ public final class SeasonPlanner {
                 : new WaysOut(drafts, draft, watch, deadline, mostSeconds).all();
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
                 PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
-                search(draft));
+                search(drafts, draft));
     }
 
-    private SeasonPlan.Search search(Draft draft) {
+    private SeasonPlan.Search search(Drafts drafts, Draft draft) {
         SeasonModel.Solution solution = draft.solution();
         // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
         double cost = Math.max(drafts.weighed(draft), solution.cost());
@@ -111,7 +114,7 @@ public final class SeasonPlanner {
     }
 
     /** While it is not proven, or what orders hand on is not what was counted on. */
-    private boolean mayBeBettered(Draft draft, boolean first) {
+    private static boolean mayBeBettered(Drafts drafts, Draft draft, boolean first) {
         if (first) {
             return !draft.solution().proven() || drafts.groups().stream()
                     .anyMatch(group -> draft.outcome().handedTo(group).mean() >= WORTH_HANDING_ON);
@@ -120,7 +123,7 @@ public final class SeasonPlanner {
     }
 
     /** @return empty if the locks cannot be kept */
-    private Optional<Draft> draft(List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
+    private Optional<Draft> draft(Drafts drafts, List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
         return drafts.model(recipes, known).solve(Effort.of(mostSeconds, share, deadline), watch).map(solution -> {
             watch.secondsBefore += solution.seconds();
             return drafts.fitted(recipes, solution);

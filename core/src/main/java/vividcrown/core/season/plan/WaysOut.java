@@ -34,6 +34,8 @@ final class WaysOut {
     private static final double LEAST_PROMISED = 0.5;
     /** Orders said no to for a trial, the least important first. */
     private static final int MOST_NOES = 6;
+    /** Of an order, the largest first. */
+    private static final List<Double> PARTS = List.of(0.75, 0.5, 0.25);
     private static final int BUILDERS_THOUGHT_OF = 8;
     private static final int THEIR_LOAD = 30;
     private static final Set<Relaxation> TRIED = EnumSet.of(Relaxation.NUCS, Relaxation.BUILDERS, Relaxation.HOURS,
@@ -45,6 +47,7 @@ final class WaysOut {
     private final Deadline deadline;
     private final double mostSeconds;
     private final List<Integer> open;
+    private final Map<Demand, Promise.State> before;
 
     /** @param draft of these, that does not hold altogether */
     WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds) {
@@ -53,6 +56,7 @@ final class WaysOut {
         this.watch = SolveWatch.silent(watch::isStopped);
         this.deadline = deadline;
         this.mostSeconds = mostSeconds;
+        this.before = draft.states();
         this.open = IntStream.range(0, drafts.groups().size()).filter(at -> draft.state(at) != Promise.State.HOLDS)
                 .boxed().toList();
     }
@@ -66,6 +70,7 @@ final class WaysOut {
                 ways.addAll(withMore(kind));
             }
         }
+        ways.addAll(fewer(ways));
         ways.addAll(noes());
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> way.loses().size() - way.helps().size())
                 .thenComparing(SeasonPlan.WayOut::kind).thenComparing(way -> String.join(" ", way.helps())));
@@ -222,6 +227,41 @@ final class WaysOut {
         return Optional.of(SeasonPlan.WayOut.of(kind, amount, compared.gains(), compared.loses(),
                 more.hours(then) - drafts.hours(draft),
                 Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", compared.gains()))));
+    }
+
+    /** Of orders of which nothing can be promised as they stand, a part: the largest that is kept without anybody losing by it. */
+    private List<SeasonPlan.WayOut> fewer(List<SeasonPlan.WayOut> told) {
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        for (int at : open) {
+            for (Demand demand : drafts.groups().get(at).demands()) {
+                boolean known = told.stream()
+                        .anyMatch(way -> way.kind() == Relaxation.FEWER && way.helps().contains(demand.id()));
+                if (!known && draft.daysLate(demand) == 0 && drafts.book().lineIsThere(drafts.groups().get(at))) {
+                    PARTS.stream().map(part -> (int) (demand.count() * part)).filter(count -> count > 0).distinct()
+                            .filter(count -> mayAsk() && holdsAs(demand, count)).findFirst()
+                            .ifPresent(count -> ways.add(told(Relaxation.FEWER, count, demand,
+                                    Sentence.of("plan.wayOut.FEWER", count, demand.count(), demand.id(),
+                                            percent(demand)))));
+                }
+            }
+        }
+        return ways;
+    }
+
+    private boolean holdsAs(Demand demand, int count) {
+        Demand smaller = new Demand(demand.id(), demand.product(), count, demand.from(), demand.until(), demand.line(),
+                demand.priority(), demand.assurance());
+        Drafts with = drafts.with(smaller);
+        List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
+                draft.solution().choices());
+        return with.model(recipes, draft.solution())
+                .tried(Effort.of(mostSeconds, FOR_EACH, deadline), watch)
+                .map(solution -> with.fitted(recipes, solution))
+                .filter(then -> then.states().entrySet().stream()
+                        .allMatch(one -> one.getKey().id().equals(demand.id())
+                                ? one.getValue() == Promise.State.HOLDS
+                                : one.getValue().compareTo(Objects.requireNonNull(before.get(one.getKey()))) <= 0))
+                .isPresent();
     }
 
     // --- a no ----------------------------------------------------------------------------------------------------------

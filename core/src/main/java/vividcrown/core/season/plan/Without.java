@@ -49,12 +49,9 @@ public record Without(Demand demand, double hours, int cups, int nucDays, List<S
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noDemand", id).toString()));
         Solver.load();
         Deadline deadline = new Deadline(mostSeconds);
-        Drafts drafts = Drafts.of(brief);
-        List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
-        Draft with = drafts.model(ways, drafts.greedy(ways)).solve(Effort.of(mostSeconds, SHARE, deadline), watch)
-                .map(solution -> drafts.fitted(ways, solution))
+        Drafts.Begun with = Drafts.of(brief).begun(Effort.of(mostSeconds, SHARE, deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
-        return of(drafts, with, demand, Effort.of(mostSeconds, SHARE, deadline), watch)
+        return of(with.drafts(), with.draft(), demand, Effort.of(mostSeconds, SHARE, deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noTime").toString()));
     }
 
