@@ -2,6 +2,7 @@ package vividcrown.core.lineage;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
@@ -139,6 +140,8 @@ public record StockForecast(List<Generation> generations) {
             for (int wanted = 0; wanted < stock.mothers() + stock.droneMothers(); wanted++) {
                 daughters.add(daughter(wanted % queens.size()));
             }
+            // else the drone mothers would come of the same few mothers' lines for ever
+            Collections.shuffle(daughters, random);
             List<Bee> mothers = new ArrayList<>(daughters.subList(0, stock.mothers()));
             List<Bee> droneMothers = daughters.subList(stock.mothers(), daughters.size());
             mates = mate(mothers, droneMothers);

@@ -4,7 +4,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import vividcrown.core.lineage.StockForecast.Generation;
 import vividcrown.core.lineage.StockForecast.Stock;
 
@@ -23,15 +26,53 @@ class StockForecastTest {
         assertThat(founders.inbreeding().likely()).isZero();
     }
 
-    /** Each step loses 1/(2·Ne) of what is left; sex-linked Ne = 9·Nm·Nf/(4·Nm + 2·Nf) (Wright 1933, from memory). */
-    @Test
-    void inbreeding_grows_by_the_effective_number() {
-        Stock stock = new Stock(10, 10, 12, 60, 12);
-        double from = 1 - after(stock, 2).inbreeding().likely();
-        double to = 1 - after(stock, 12).inbreeding().likely();
-        double rate = 1 - Math.pow(to / from, 1.0 / 10);
-        // of ten mothers and ten drone mothers, all females: each generation has twenty of them, and drones are copies of theirs
-        assertThat(rate).isBetween(0.5 / 40, 2.5 / 40);
+    /**
+     * Simulated against reckoned: the kinship of mothers and drone mothers from one generation to the next, written out (Wright's and Malécot's
+     * coefficients; textbook). A drone hands on a gamete of his mother; daughters of one mother by one drone have all of him in common. Sex
+     * alleles that must differ, sixty of them, change little.
+     */
+    @ParameterizedTest
+    @CsvSource({"10, 10", "20, 5", "6, 30", "3, 3"})
+    void inbreeding_grows_as_kinship_from_generation_to_generation_says(int mothers, int droneMothers) {
+        Stock stock = new Stock(mothers, droneMothers, MATES, 60, 12);
+        List<Generation> lived = StockForecast.of(stock, 4_000, 7).generations();
+        double[] reckoned = inbreeding(mothers, droneMothers, 12);
+        for (int generation : new int[]{1, 2, 6, 12}) {
+            assertThat(lived.get(generation).inbreeding().likely()).as("generation %d", generation)
+                    .isCloseTo(reckoned[generation], within(0.003 + 0.04 * reckoned[generation]));
+        }
+    }
+
+    private static final int MATES = 12;
+
+    /** Of the workers of each generation's mothers. */
+    private static double[] inbreeding(int mothers, int droneMothers, int generations) {
+        double[] ofWorkers = new double[generations + 1];
+        double sisters = sisters(mothers, mothers + droneMothers);
+        double herOwn = 0;
+        double kinship = 0;
+        for (int generation = 1; generation <= generations; generation++) {
+            double ofHerself = (1 + herOwn) / 2;
+            double ofDrones = ofHerself / droneMothers + (1 - 1.0 / droneMothers) * kinship;
+            double maternal = sisters * ofHerself + (1 - sisters) * kinship;
+            double paternal = sisters * (1.0 / MATES + (1 - 1.0 / MATES) * ofDrones) + (1 - sisters) * ofDrones;
+            herOwn = kinship;
+            // of two queens each has half of her mother, half of a drone's: both maternal, both paternal, or one of each
+            kinship = (maternal + paternal + 2 * herOwn) / 4;
+            ofWorkers[generation] = kinship;
+        }
+        return ofWorkers;
+    }
+
+    /** Chance that two daughters have the same mother: they are taken from one mother after the other. */
+    private static double sisters(int mothers, int daughters) {
+        int same = 0;
+        for (int one = 0; one < daughters; one++) {
+            for (int two = 0; two < daughters; two++) {
+                same += one != two && one % mothers == two % mothers ? 1 : 0;
+            }
+        }
+        return (double) same / (daughters * (daughters - 1));
     }
 
     @Test
