@@ -36,6 +36,34 @@ describe('a queen that is there already', () => {
     expect(deeds()[1]).toMatchObject({ kind: 'QUEEN_PLACED', hive: 'h1', given: 'LAYING_QUEEN' })
   })
 
+  it('raised in a hive, the queen who lays there is proposed as her mother, and only then', async () => {
+    const { user, deeds } = stage(<QueenForm onDone={() => {}} />, KNOWN, {}, (path) =>
+      path.includes('/colonies/{id}')
+        ? {
+            colony: { code: 'H 1' },
+            queens: [
+              cell('R-23-07', { stage: 'LAYING', name: 'Orla' }),
+              cell('V-26-01', { stage: 'VIRGIN' }),
+            ],
+          }
+        : [],
+    )
+    await user.type(screen.getByLabelText('Code'), 'S-26-01')
+    await user.selectOptions(screen.getByLabelText('Origin'), 'SWARM')
+    await user.selectOptions(screen.getByLabelText(/^Swarmed|^Out of|swarm/i), 'H 1')
+    expect(screen.queryByText(/she is her mother/)).toBeNull()
+    await user.selectOptions(screen.getByLabelText('Origin'), 'SUPERSEDURE_CELL')
+    expect(await screen.findAllByText(/she is her mother/)).toHaveLength(1)
+    await user.click(screen.getByText('Orla lays in H 1: she is her mother'))
+    expect(screen.queryByText(/she is her mother/)).toBeNull()
+    await user.click(screen.getByRole('button', { name: /^Write|^Keep|down|Record/i }))
+    await waitFor(() => expect(deeds()).toHaveLength(1))
+    expect(deeds()[0]).toMatchObject({
+      mother: 'R-23-07',
+      origin: { kind: 'SUPERSEDURE_CELL', hive: 'h1' },
+    })
+  })
+
   it('is never offered a builder: a loose queen there tears down the cells', () => {
     stage(<QueenForm onDone={() => {}} />, KNOWN)
     expect(screen.queryByRole('option', { name: 'B 1' })).toBeNull()

@@ -9,6 +9,7 @@ import { useSession } from '../session/queries'
 import { ChoiceField, NumberField, TextField, TickField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
 import { COLOURS } from './colours'
+import { MotherProposed } from './MotherProposed'
 import { breedersQuery } from './queries'
 
 const ORIGINS = [
@@ -23,6 +24,8 @@ const ORIGINS = [
 ] as const
 type Origin = (typeof ORIGINS)[number]
 const ofHive = (origin: Origin) => origin !== '' && origin !== 'BOUGHT' && origin !== 'UNKNOWN'
+/** Raised where her mother laid; the queen of a swarm is the old one. */
+const isRaised = (origin: Origin) => origin.endsWith('_CELL') && origin !== 'OWN_CELL'
 const STAGES = ['LAYING', 'JUDGED', 'VIRGIN', 'DRONE_LAYER'] as const
 type Stage = (typeof STAGES)[number]
 
@@ -46,6 +49,7 @@ export function QueenForm({
   const mothers = useQuery(breedersQuery).data ?? []
   const known = page?.queen
   const [queen] = useState(() => known?.id ?? uuidv7())
+  const [proposed, setProposed] = useState<{ id: string; name: string }>()
   const [draft, setDraft] = useState({
     code: known?.code ?? '',
     name: known?.name ?? '',
@@ -129,13 +133,15 @@ export function QueenForm({
           '',
           ...new Set([
             ...(known?.motherId ? [known.motherId] : []),
+            ...(proposed ? [proposed.id] : []),
             ...mothers.map((one) => one.id).filter((one) => one !== queen),
           ]),
         ]}
         say={(id) =>
           id === known?.motherId
             ? (known.mother ?? '')
-            : (mothers.find((one) => one.id === id)?.code ?? t('queenForm.notKnown'))
+            : (mothers.find((one) => one.id === id)?.code ??
+              (id === proposed?.id ? proposed.name : t('queenForm.notKnown')))
         }
         onChange={(next) => set({ mother: next })}
       />
@@ -153,6 +159,16 @@ export function QueenForm({
           choices={['', ...all.map((one) => one.id)]}
           say={(id) => all.find((one) => one.id === id)?.code ?? t('queenForm.notKnown')}
           onChange={(raisedIn) => set({ raisedIn })}
+        />
+      )}
+      {isRaised(draft.origin) && draft.raisedIn && !draft.mother && (
+        <MotherProposed
+          hive={draft.raisedIn}
+          daughter={queen}
+          onTake={(one) => {
+            setProposed(one)
+            set({ mother: one.id })
+          }}
         />
       )}
       {draft.origin && (
