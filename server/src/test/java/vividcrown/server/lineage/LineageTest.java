@@ -116,6 +116,44 @@ class LineageTest {
                 .allMatch(one -> one.path("stageText").asString().contains("judged"));
     }
 
+    /** The stock is put together once and kept until something is recorded: nobody is told what was true before, or of others. */
+    @Test
+    void what_is_kept_of_the_stock_is_renewed_by_every_entry_and_is_nobody_elses() {
+        double before = merit(owner);
+        assertThat(merit(owner)).as("asked again").isEqualTo(before);
+        String runa = queen("runa");
+        for (String trait : List.of("CROP", "TEMPER", "BUILD_UP", "WINTERING")) {
+            told(deed("QUEEN_SCORED", "queen", runa, "trait", trait, "value", 4));
+        }
+        double after = merit(owner);
+        assertThat(after).isGreaterThan(before);
+        JsonNode line = owner.get("/api/v1/requeening").json().path("colonies").valueStream()
+                .filter(one -> one.path("queen").asString("").equals(runa)).findFirst().orElseThrow();
+        assertThat(line.path("merit").asDouble()).as("the same on the other page").isEqualTo(after);
+        Client other = application.signedIn(application.demo().ownerEmail());
+        assertThat(merit(other)).isEqualTo(before);
+        assertThat(merit(owner)).as("after another operation asked").isEqualTo(after);
+    }
+
+    private static double merit(Client asking) {
+        return asking.get("/api/v1/queens/list?kept=ALL&search=runa&merits=true").json().path("queens").get(0)
+                .path("merit").asDouble();
+    }
+
+    /** A colony is judged once a day and after each entry: what was seen since decides at once whether its queen is changed. */
+    @Test
+    void requeening_goes_by_what_was_seen_last() {
+        JsonNode keeps = owner.get("/api/v1/requeening").json().path("colonies").valueStream()
+                .filter(one -> !one.path("requeening").path("action").asString().equals("STOP"))
+                .findFirst().orElseThrow();
+        String hive = keeps.path("hive").asString();
+        told(deed("HIVE_READ", "hive", hive, "notes",
+                Map.of("seen", List.of("CAPS_SUNKEN", "FOUL_SMELL"))));
+        JsonNode now = owner.get("/api/v1/requeening").json().path("colonies").valueStream()
+                .filter(one -> one.path("hive").asString().equals(hive)).findFirst().orElseThrow();
+        assertThat(now.path("requeening").path("action").asString()).as("suspicion of disease").isEqualTo("STOP");
+    }
+
     @Test
     void a_mother_chosen_for_many_daughters_is_so_in_the_season_and_drones_come_from_others() {
         JsonNode page = owner.get("/api/v1/lines/breeders?daughters=40&kinship=0.3&lines=2").json();
