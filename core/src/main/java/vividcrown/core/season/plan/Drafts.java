@@ -125,6 +125,11 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         return new SeasonModel(brief(), groups(), recipes, classes, Optional.empty(), known);
     }
 
+    /** What is found of these recipes; empty if there was too little time. @param known where the search begins */
+    Optional<Draft> tried(List<List<Recipe>> recipes, SeasonModel.Solution known, Effort effort, SolveWatch watch) {
+        return model(recipes, known).tried(effort, watch).map(solution -> fitted(recipes, solution));
+    }
+
     /** With one thing more, at a price. */
     SeasonModel relaxed(Relaxation kind, List<List<Recipe>> recipes, SeasonModel.Solution known) {
         return new SeasonModel(brief(), groups(), recipes, classes, Optional.of(kind), known);

@@ -254,9 +254,7 @@ final class WaysOut {
         Drafts with = drafts.with(smaller);
         List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
                 draft.solution().choices());
-        return with.model(recipes, draft.solution())
-                .tried(Effort.of(mostSeconds, FOR_EACH, deadline), watch)
-                .map(solution -> with.fitted(recipes, solution))
+        return with.tried(recipes, draft.solution(), Effort.of(mostSeconds, FOR_EACH, deadline), watch)
                 .filter(then -> then.states().entrySet().stream()
                         .allMatch(one -> one.getKey().id().equals(demand.id())
                                 ? one.getValue() == Promise.State.HOLDS

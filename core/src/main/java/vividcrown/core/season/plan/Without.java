@@ -65,22 +65,17 @@ public record Without(Demand demand, double hours, int cups, int nucDays, List<S
                 .map(group -> with.solution().choices().get(with.indexOf(group.demands().getFirst().id()))).toList();
         List<List<Recipe>> ways = fewer.book().of(fewer.running()::of, RecipeFinder.LATE_BY, kept);
         SeasonModel.Solution before = with.solution();
-        Optional<Draft> found = fewer
-                .model(ways, new SeasonModel.Solution(kept, before.loads(), before.cups(), 0, before.cost(), 0, false,
-                        0))
-                .tried(effort, watch).map(solution -> fewer.fitted(ways, solution));
-        return found.map(then -> compared(drafts, with, fewer, then, demand));
+        SeasonModel.Solution known = new SeasonModel.Solution(kept, before.loads(), before.cups(), 0, before.cost(), 0,
+                false, 0);
+        return fewer.tried(ways, known, effort, watch).map(then -> compared(drafts, with, fewer, then, demand));
     }
 
     private static Without compared(Drafts drafts, Draft with, Drafts fewer, Draft then, Demand demand) {
         Compared compared = Compared.of(with, then, false);
         Map<String, Double> chancesWith = with.outcome().chances();
         Map<String, Odds> chances = new LinkedHashMap<>();
-        then.outcome().chances().forEach((id, chance) -> {
-            if (!id.equals(demand.id())) {
-                chances.put(id, new Odds(Objects.requireNonNull(chancesWith.get(id)), chance));
-            }
-        });
+        then.outcome().chances().forEach(
+                (id, chance) -> chances.put(id, new Odds(Objects.requireNonNull(chancesWith.get(id)), chance)));
         return new Without(demand, drafts.hours(with) - fewer.hours(then), cups(with) - cups(then),
                 (int) Math.round(drafts.nucDays(with) - fewer.nucDays(then)), compared.gains(), compared.loses(),
                 chances);
