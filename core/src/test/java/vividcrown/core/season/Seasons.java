@@ -3,6 +3,7 @@ package vividcrown.core.season;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
@@ -110,6 +111,20 @@ public final class Seasons {
             steps.put(step, StepOdds.learnt(step.prior(), counted));
         }
         return withRates(brief, new SeasonRates(steps));
+    }
+
+    /** The same season with its nucs at these yards. */
+    public static SeasonBrief at(SeasonBrief brief, MatingYard... yards) {
+        Means means = brief.means();
+        int nucs = Arrays.stream(yards).mapToInt(MatingYard::nucs).sum();
+        return brief.with(new Means(means.breeders(), means.builders(), nucs,
+                on -> Arrays.stream(yards).mapToInt(yard -> yard.busy().on(on)).sum(), List.of(yards), means.cages(),
+                means.crew()));
+    }
+
+    /** A yard with the season's own weather, for whatever line. */
+    public static MatingYard yard(String id, int nucs, int driveMinutes) {
+        return new MatingYard(id, nucs, Means.NucsTaken.NONE, Optional.empty(), Set.of(), driveMinutes);
     }
 
     public static SeasonBrief withRates(SeasonBrief brief, SeasonRates rates) {

@@ -29,7 +29,6 @@ class QueenListController {
     private static final int AT_ONCE = 200;
     private static final String LINE = "coalesce(q.line, case when q.mother_id is null"
             + " then coalesce(nullif(q.name, ''), q.code) else coalesce(m.line, nullif(m.name, ''), m.code) end)";
-    private static final String BORN = "coalesce(nullif(q.emergence_year, 0), extract(year from q.grafted_on)::int, 0)";
 
     private static final String MOTHER = " left join queen m on m.id = q.mother_id";
     private static final String HIVE = " left join hive h on h.id = q.hive_id";
@@ -120,7 +119,7 @@ class QueenListController {
         }
         narrow(where, asked, " and " + LINE + " = ?", line);
         narrow(where, asked, " and h.yard_id = ? and q.whereabouts = 'HIVE'", yard);
-        narrow(where, asked, " and " + BORN + " = ?", year);
+        narrow(where, asked, " and q.born = ?", year);
         narrow(where, asked, " and q.mother_id = ?", mother);
         narrow(where, asked, " and q.stage = ?", stage == null ? null : stage.name());
         narrow(where, asked, " and lower(q.code || ' ' || q.name) like ?", search == null || search.isBlank()
@@ -136,8 +135,8 @@ class QueenListController {
         // only those that are shown are joined with what is told of them
         String found = " from queen q" + (line == null ? "" : MOTHER)
                 + (yard == null && kept != Kept.FOR_SALE ? "" : HIVE) + where;
-        List<Row> rows = jdbc.sql("select q.id, q.code, q.name, " + LINE + " as line, q.stage, q.alive, q.breeder, "
-                + BORN + " as born, q.mark, h.code as hive, y.name as yard, q.cage,"
+        List<Row> rows = jdbc.sql("select q.id, q.code, q.name, " + LINE + " as line, q.stage, q.alive, q.breeder,"
+                + " q.born, q.mark, h.code as hive, y.name as yard, q.cage,"
                 + " coalesce(nullif(m.name, ''), m.code) as mother, f.matching from (select q.id, count(*) over () as"
                 + " matching" + found + " order by q.code, q.id limit " + AT_ONCE + " offset " + from
                 + ") f join queen q on q.id = f.id" + MOTHER + HIVE
@@ -178,7 +177,7 @@ class QueenListController {
                 + " and q.stage not in ('GRAFTED', 'TAKEN', 'SEALED')";
         return new QueenChoices(
                 jdbc.sql("select distinct " + LINE + " as line" + living + " order by line").query(String.class).list(),
-                jdbc.sql("select distinct " + BORN + " as born" + living + " order by born desc").query(Integer.class)
+                jdbc.sql("select distinct q.born" + living + " order by q.born desc").query(Integer.class)
                         .list().stream().filter(year -> year > 0).toList());
     }
 }

@@ -89,8 +89,7 @@ class Stocks {
     Stock stock(LocalDate today) {
         Map<UUID, Row> rows = new LinkedHashMap<>();
         jdbc.sql("""
-                select id, code, name, line, mother_id, stage, alive, breeder, wears, hive_id, mating_hive_id,
-                       coalesce(nullif(emergence_year, 0), extract(year from grafted_on)::int, 0) as born
+                select id, code, name, line, mother_id, stage, alive, breeder, wears, hive_id, mating_hive_id, born
                   from queen q where stage not in ('GRAFTED', 'TAKEN', 'SEALED', 'NOT_TAKEN', 'CULLED', 'DUD')
                  order by code""").query(Row.class).list().forEach(row -> rows.put(row.id(), row));
         Map<UUID, Bee> bees = new LinkedHashMap<>();

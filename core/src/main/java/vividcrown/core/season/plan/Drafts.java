@@ -149,8 +149,11 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
             // what could only be had less surely is made as sure as there is room for
             solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
         }
-        Outcome outcome = Outcome.of(brief(), supply(), groups(), running, parents.batches());
-        List<PlannedBatch> fitted = Fitting.fit(brief(), supply(), outcome, aims, parents.batches());
+        YardPlan yards = new YardPlan(brief(), supply(), parents.droneStarts());
+        List<PlannedBatch> placed = yards.placed(parents.batches());
+        Outcome outcome = Outcome.of(brief(), supply(), groups(), running, placed);
+        // with fewer cups there may be room at a better yard
+        List<PlannedBatch> fitted = yards.placed(Fitting.fit(brief(), supply(), outcome, aims, placed));
         return new Draft(groups(), recipes, solution, fitted, parents.droneStarts(),
                 Outcome.of(brief(), supply(), groups(), running, fitted));
     }

@@ -4,9 +4,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import java.util.stream.IntStream;
 import vividcrown.core.season.BatchLock;
@@ -36,8 +38,10 @@ final class GreedyStart {
     private final Hours hours;
     private Map<Taken, Integer> taken = new HashMap<>();
     private Map<LocalDate, Double> minutes = new HashMap<>();
+    private Set<LocalDate> out = new HashSet<>();
+    private final List<List<NucsAndCages.Limit>> limits;
 
-    private record Taken(NucsAndCages.Place place, LocalDate day) {
+    private record Taken(NucsAndCages.Limit limit, LocalDate day) {
     }
 
     /** What is loaded on a day, by class and line; what it gives and what is wanted of it, in hundredths of a cup. */
@@ -74,6 +78,7 @@ final class GreedyStart {
         this.lines = SeasonModel.linesAsked(groups);
         this.places = new NucsAndCages(brief);
         this.hours = new Hours(brief);
+        this.limits = groups.stream().map(group -> places.limits(group, groups)).toList();
         brief.underway().locks().forEach(this::fix);
     }
 
@@ -123,7 +128,8 @@ final class GreedyStart {
             loads.put(day, grafting.loads);
             cups.put(day, grafting.cups);
         });
-        double cost = loads.values().stream().flatMapToInt(IntStream::of).sum() * (double) WorkTime.LOAD;
+        double cost = loads.values().stream().flatMapToInt(IntStream::of).sum() * (double) WorkTime.LOAD
+                + (double) out.size() * hours.leastDrive();
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
             cost += choices.get(index).map(recipe -> PlanCost.of(recipe, group))
@@ -156,8 +162,9 @@ final class GreedyStart {
             int cost = PlanCost.of(recipe, group);
             if (cost < least) {
                 OptionalLoads added = take(group, recipe);
-                if (added.fits() && cost + added.loads() * WorkTime.LOAD < least) {
-                    least = cost + added.loads() * WorkTime.LOAD;
+                int more = added.loads() * WorkTime.LOAD + (out.size() - before.out().size()) * hours.leastDrive();
+                if (added.fits() && cost + more < least) {
+                    least = cost + more;
                     best = Optional.of(recipe);
                     after = save();
                 }
@@ -168,14 +175,15 @@ final class GreedyStart {
         return best;
     }
 
-    private record Saved(Map<LocalDate, Grafting> days, Map<Taken, Integer> taken, Map<LocalDate, Double> minutes) {
+    private record Saved(Map<LocalDate, Grafting> days, Map<Taken, Integer> taken, Map<LocalDate, Double> minutes,
+            Set<LocalDate> out) {
     }
 
     private record OptionalLoads(boolean fits, int loads) {
     }
 
     private Saved save() {
-        return new Saved(days, taken, minutes);
+        return new Saved(days, taken, minutes, out);
     }
 
     /** Days are copied before they are changed, so what was saved stays as it was. */
@@ -183,12 +191,14 @@ final class GreedyStart {
         days = saved.days();
         taken = saved.taken();
         minutes = saved.minutes();
+        out = saved.out();
     }
 
     private OptionalLoads take(PromiseGroup group, Recipe recipe) {
         days = new TreeMap<>(days);
         taken = new HashMap<>(taken);
         minutes = new HashMap<>(minutes);
+        out = new HashSet<>(out);
         int loads = 0;
         for (Recipe.Graft graft : recipe.grafts()) {
             OptionalLoads added = graft(graft.day(), graft.cups(), lines.indexOf(group.line()));
@@ -198,6 +208,11 @@ final class GreedyStart {
             loads += added.loads();
         }
         boolean inHours = isInHours(hours.delivering(recipe.delivery(), group.count()));
+        if (hours.leastDrive() > 0) {
+            for (LocalDate day : hours.outings(recipe, group.product())) {
+                inHours &= !out.add(day) || isInHours(new Hours.Work(day, hours.leastDrive()));
+            }
+        }
         return new OptionalLoads(inHours, loads);
     }
 
@@ -208,11 +223,9 @@ final class GreedyStart {
     private boolean places(PromiseGroup group, Recipe recipe, Recipe.Graft graft) {
         boolean fits = isInHours(hours.grafting(graft.day(), graft.cups()));
         fits &= hours.placing(graft.day(), group.product(), graft.placed()).map(this::isInHours).orElse(true);
-        Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(group.product());
-        if (place.isPresent()) {
+        for (NucsAndCages.Limit limit : limits.get(groups.indexOf(group))) {
             for (LocalDate day : places.days(graft.day(), recipe.delivery()).toList()) {
-                fits &= taken.merge(new Taken(place.get(), day), graft.placed(), Integer::sum) <= places
-                        .most(place.get(), day);
+                fits &= taken.merge(new Taken(limit, day), graft.placed(), Integer::sum) <= places.most(limit, day);
             }
         }
         return fits;

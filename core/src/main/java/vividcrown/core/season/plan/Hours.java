@@ -1,9 +1,14 @@
 package vividcrown.core.season.plan;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import vividcrown.core.demand.Product;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.WorkTime;
 
 /** The limit of hours: what loading, grafting, placing and delivering take on their days, and what the crew has. */
@@ -30,6 +35,21 @@ record Hours(SeasonBrief brief) {
 
     Work delivering(LocalDate delivery, int count) {
         return new Work(delivery, (double) count * WorkTime.CATCH_A_QUEEN);
+    }
+
+    /** Days on which one drives to a mating yard for a group: to place its cells, and to catch its queens. */
+    List<LocalDate> outings(Recipe recipe, Product product) {
+        if (SupplyKind.of(product) != SupplyKind.QUEENS || recipe.grafts().isEmpty()) {
+            return List.of();
+        }
+        return Stream.concat(recipe.grafts().stream().map(graft -> graft.day().plusDays(brief.ripeAfter())),
+                Stream.of(recipe.delivery())).distinct().toList();
+    }
+
+    /** Minutes to the nearest yard with mating nucs and back; 0 if nobody asks where they stand. */
+    int leastDrive() {
+        return brief.means().yards().stream().filter(yard -> yard.nucs() > 0).mapToInt(MatingYard::driveMinutes).min()
+                .orElse(0);
     }
 
     /** Minutes that the crew has on any day. */

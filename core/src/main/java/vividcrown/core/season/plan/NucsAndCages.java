@@ -1,16 +1,52 @@
 package vividcrown.core.season.plan;
 
 import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Stream;
 import vividcrown.core.demand.Product;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.PromiseGroup;
 
 /**
  * The limit of places: from its ripe cells to its delivery, what is grafted stands in nucs or in cages, and no day has more
  * of them in use than there are.
  */
 record NucsAndCages(SeasonBrief brief) {
+
+    /**
+     * A limit that some of the grafts count for.
+     *
+     * @param yards where its nucs stand; empty: wherever
+     */
+    record Limit(Place place, Set<String> yards) {
+    }
+
+    /**
+     * The limits that a group counts for: all nucs, and, if its line may mate at some yards only, the nucs of every such choice of yards of
+     * any group that holds its own.
+     */
+    List<Limit> limits(PromiseGroup group, List<PromiseGroup> all) {
+        return placeOf(group.product()).map(place -> {
+            List<Limit> limits = new ArrayList<>(List.of(new Limit(place, Set.of())));
+            if (place == Place.NUC) {
+                Set<String> own = yards(group);
+                all.stream().map(this::yards).distinct()
+                        .filter(choice -> !choice.isEmpty() && choice.size() < brief.means().yards().size()
+                                && choice.containsAll(own))
+                        .forEach(choice -> limits.add(new Limit(place, choice)));
+            }
+            return limits;
+        }).orElse(List.of());
+    }
+
+    /** Whoever asks for no line gets queens of any, and they may mate at any yard. */
+    private Set<String> yards(PromiseGroup group) {
+        return Means.names(group.line().isEmpty() ? brief.means().yards() : brief.means().yardsFor(group.line()));
+    }
 
     /** Where virgins and queens wait. */
     enum Place {
@@ -33,9 +69,11 @@ record NucsAndCages(SeasonBrief brief) {
     }
 
     /** How many places there are on that day. */
-    int most(Place place, LocalDate day) {
-        return switch (place) {
-            case NUC -> brief.means().freeNucs(day);
+    int most(Limit limit, LocalDate day) {
+        return switch (limit.place()) {
+            case NUC -> limit.yards().isEmpty()
+                    ? brief.means().freeNucs(day)
+                    : brief.means().freeNucs(day, limit.yards());
             case CAGE -> brief.means().cages();
         };
     }

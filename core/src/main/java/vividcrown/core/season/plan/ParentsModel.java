@@ -50,8 +50,6 @@ final class ParentsModel {
     private static final int BEYOND_SHARE_A_CUP = 2;
     /** Another line than the crew was told. */
     private static final int OTHER_LINE = 60;
-    /** From several mothers that are not sisters, however few the virgins: common practice. */
-    private static final int LEAST_COLONIES = 2;
     private static final int TOGETHER_DAYS = 7;
     private static final double MOST_SECONDS = 0.4;
 
@@ -172,7 +170,7 @@ final class ParentsModel {
     private static int wanted(TreeMap<LocalDate, Double> virgins, LocalDate graft) {
         double together = virgins.subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true)
                 .values().stream().mapToDouble(Double::doubleValue).sum();
-        return Math.max(LEAST_COLONIES, (int) Math.ceil(together / DroneColony.VIRGINS_EACH));
+        return DroneColony.wantedFor(together);
     }
 
     private int flying(LocalDate flights) {

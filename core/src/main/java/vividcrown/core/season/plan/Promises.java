@@ -73,6 +73,11 @@ record Promises(RecipeBook book) {
                             Collectors.joining(", "))));
             return why;
         }
+        if (!book.yardIsThere(group)) {
+            why.add(Reason.of(Source.derived("the lines that yards are kept for"), "plan.noYard",
+                    group.line().orElse("")));
+            return why;
+        }
         boolean inTime = all.stream().anyMatch(one -> one.daysLate() == 0
                 && one.assurance() >= group.assurance() - 1e-9);
         LocalDate lastGraft = group.until().minusDays(book.supply().soonest(group.product()));
@@ -81,13 +86,13 @@ record Promises(RecipeBook book) {
         } else if (!inTime && lastGraft.isBefore(book.brief().today())) {
             why.add(Reason.of(Source.derived("the day promised less the days it takes"), "plan.tooLate", lastGraft,
                     book.brief().today().plusDays(book.supply().soonest(group.product()))));
-        } else if (!inTime && !(mates(group) && book.supply().matingWeather(lastGraft) < HOPELESS)) {
+        } else if (!inTime && !(mates(group) && book.supply().matingWeather(lastGraft, group.line()) < HOPELESS)) {
             why.add(Reason.of(Source.derived("every graft day that is left, up to the most cups"), "plan.tooMany",
                     book.brief().means().builders().stream().mapToInt(CellBuilder::load).sum()));
         } else if (inTime) {
             why.add(Reason.of(Source.derived("the plan with one thing more"), "plan.full"));
         }
-        double weather = book.supply().matingWeather(lastGraft);
+        double weather = book.supply().matingWeather(lastGraft, group.line());
         if (mates(group) && weather < GAMBLE) {
             why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.gamble",
                     Math.round(weather * 100) + " %"));

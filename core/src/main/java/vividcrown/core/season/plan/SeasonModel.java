@@ -10,8 +10,9 @@ import com.google.ortools.sat.Literal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -20,6 +21,7 @@ import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import vividcrown.core.demand.Product;
 import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -292,20 +294,21 @@ final class SeasonModel {
 
     private void nucsAndCages() {
         NucsAndCages places = new NucsAndCages(brief);
-        Map<NucsAndCages.Place, Map<LocalDate, LinearExprBuilder>> taken = new EnumMap<>(NucsAndCages.Place.class);
+        Map<NucsAndCages.Limit, Map<LocalDate, LinearExprBuilder>> taken = new LinkedHashMap<>();
         for (int index = 0; index < groups.size(); index++) {
-            Optional<NucsAndCages.Place> place = NucsAndCages.placeOf(groups.get(index).product());
-            for (int option = 0; place.isPresent() && option < recipes.get(index).size(); option++) {
-                Recipe recipe = recipes.get(index).get(option);
-                BoolVar take = chosen.get(index).get(option);
-                Map<LocalDate, LinearExprBuilder> used = taken.computeIfAbsent(place.get(), _ -> new TreeMap<>());
-                recipe.grafts().forEach(graft -> places.days(graft.day(), recipe.delivery())
-                        .forEach(day -> used.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
-                                .addTerm(take, graft.placed())));
+            for (NucsAndCages.Limit limit : places.limits(groups.get(index), groups)) {
+                Map<LocalDate, LinearExprBuilder> used = taken.computeIfAbsent(limit, _ -> new TreeMap<>());
+                for (int option = 0; option < recipes.get(index).size(); option++) {
+                    Recipe recipe = recipes.get(index).get(option);
+                    BoolVar take = chosen.get(index).get(option);
+                    recipe.grafts().forEach(graft -> places.days(graft.day(), recipe.delivery())
+                            .forEach(day -> used.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
+                                    .addTerm(take, graft.placed())));
+                }
             }
         }
-        taken.forEach((place, byDay) -> byDay.forEach((day, used) -> atMost(used, places.most(place, day),
-                switch (place) {
+        taken.forEach((limit, byDay) -> byDay.forEach((day, used) -> atMost(used, places.most(limit, day),
+                switch (limit.place()) {
                     case NUC -> Relaxation.NUCS;
                     case CAGE -> Relaxation.CAGES;
                 }, 1)));
@@ -329,7 +332,30 @@ final class SeasonModel {
                         hours.delivering(recipes.get(index).get(option).delivery(), groups.get(index).count()));
             }
         }
+        if (hours.leastDrive() > 0) {
+            outings(hours, minutes);
+        }
         minutes.forEach((_, used) -> atMost(used, hours.most(), Relaxation.HOURS, 60));
+    }
+
+    /** On whatever day cells are placed or queens caught, one drives to one yard at the least; to which is chosen after. */
+    private void outings(Hours hours, Map<LocalDate, LinearExprBuilder> minutes) {
+        Map<LocalDate, BoolVar> out = new TreeMap<>();
+        Set<LocalDate> before = new HashSet<>();
+        for (int index = 0; index < groups.size(); index++) {
+            for (int option = 0; option < recipes.get(index).size(); option++) {
+                BoolVar take = chosen.get(index).get(option);
+                hours.outings(recipes.get(index).get(option), groups.get(index).product()).forEach(day -> model
+                        .addImplication(take, out.computeIfAbsent(day, _ -> model.newBoolVar(""))));
+            }
+            Product product = groups.get(index).product();
+            known.choices().get(index).ifPresent(recipe -> before.addAll(hours.outings(recipe, product)));
+        }
+        out.forEach((day, drives) -> {
+            cost.addTerm(drives, hours.leastDrive());
+            add(minutes, drives, new Hours.Work(day, hours.leastDrive()));
+            model.addHint(drives, before.contains(day));
+        });
     }
 
     private static void add(Map<LocalDate, LinearExprBuilder> minutes, IntVar times, Hours.Work work) {

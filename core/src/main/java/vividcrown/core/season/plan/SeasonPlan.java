@@ -20,10 +20,12 @@ import vividcrown.core.season.demand.Demand;
  * @param waysOut what would help those that are not met, the cheapest first; empty if all hold
  * @param hours work that the plan takes
  * @param droneStarts colonies to be given drone comb, the earliest first
+ * @param yards what it makes of each mating yard; empty if nobody asks where
  * @param search how it was found
  */
 public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, List<Change> changes,
-        List<WayOut> waysOut, double hours, List<DroneStart> droneStarts, Search search) {
+        List<WayOut> waysOut, double hours, List<DroneStart> droneStarts,
+        List<YardUse> yards, Search search) {
 
     public SeasonPlan {
         batches = List.copyOf(batches);
@@ -31,6 +33,7 @@ public record SeasonPlan(List<PlannedBatch> batches, List<Promise> promises, Lis
         changes = List.copyOf(changes);
         waysOut = List.copyOf(waysOut);
         droneStarts = List.copyOf(droneStarts);
+        yards = List.copyOf(yards);
     }
 
     /**

@@ -101,6 +101,7 @@ public final class SeasonPlanner {
                 : new WaysOut(drafts, draft, watch, deadline, mostSeconds).all();
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
                 PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
+                new YardPlan(drafts.brief(), drafts.supply(), draft.droneStarts()).uses(draft.batches()),
                 search(drafts, draft));
     }
 

@@ -9,17 +9,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import java.util.TreeMap;
 import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.mating.Trip;
 import vividcrown.core.season.recipe.WorkTime;
 import vividcrown.core.season.supply.Supply;
 
 /** What a plan's grafts take of nucs, cages and hours, day by day, and where that is more than there is. */
 final class Workload {
+
+    /** Lots are whole cells, shares of them on average are not. */
+    private static final int HALF_A_CELL_EACH_WAY = 1;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -30,6 +35,9 @@ final class Workload {
     private final Map<NucsAndCages.Place, Map<LocalDate, Double>> taken = new EnumMap<>(NucsAndCages.Place.class);
     private final Map<LocalDate, Double> minutes = new TreeMap<>();
     private final Map<String, LocalDate> delivered = new TreeMap<>();
+    private final List<Trip> trips;
+    /** Nucs taken by yard and day. */
+    private final Map<String, Map<LocalDate, Double>> atYards = new TreeMap<>();
     private double nucDays;
     private double placed;
 
@@ -43,6 +51,8 @@ final class Workload {
         batches.stream().map(one -> Map.entry(one.builder(), one.day())).distinct()
                 .forEach(load -> add(hours.load(load.getValue())));
         batches.forEach(this::add);
+        this.trips = Trip.of(brief, supply, batches);
+        trips.forEach(trip -> add(new Hours.Work(trip.day(), trip.minutes())));
         delivered.forEach(
                 (demand, day) -> add(hours.delivering(day, Objects.requireNonNull(demands.get(demand)).count())));
     }
@@ -63,6 +73,11 @@ final class Workload {
                     .computeIfAbsent(here, _ -> new TreeMap<>()).merge(day, ripe, Double::sum)));
             if (place.equals(Optional.of(NucsAndCages.Place.NUC))) {
                 placed += ripe;
+                int all = batch.at().stream().mapToInt(PlannedBatch.At::cells).sum();
+                batch.at().stream().filter(_ -> all > 0)
+                        .forEach(at -> places.days(batch.day(), share.delivery()).forEach(day -> atYards
+                                .computeIfAbsent(at.yard(), _ -> new TreeMap<>())
+                                .merge(day, ripe * at.cells() / all, Double::sum)));
                 nucDays += ripe * ChronoUnit.DAYS.between(batch.day().plusDays(brief.ripeAfter()), share.delivery());
             }
         }
@@ -70,13 +85,20 @@ final class Workload {
 
     List<Sentence> breaks() {
         List<Sentence> breaks = new ArrayList<>();
-        taken.forEach((place, byDay) -> byDay.entrySet().stream()
-                .filter(one -> whole(one.getValue()) > places.most(place, one.getKey()))
+        taken.forEach((place, byDay) -> {
+            NucsAndCages.Limit limit = new NucsAndCages.Limit(place, Set.of());
+            byDay.entrySet().stream().filter(one -> whole(one.getValue()) > places.most(limit, one.getKey()))
+                    .max(Map.Entry.comparingByValue())
+                    .ifPresent(one -> breaks.add(Sentence.of(switch (place) {
+                        case NUC -> "plan.breaks.nucs";
+                        case CAGE -> "plan.breaks.cages";
+                    }, one.getKey(), whole(one.getValue()), places.most(limit, one.getKey()))));
+        });
+        brief.means().yards().forEach(yard -> atYards.getOrDefault(yard.id(), Map.of()).entrySet().stream()
+                .filter(one -> whole(one.getValue()) > yard.freeNucs(one.getKey()) + HALF_A_CELL_EACH_WAY)
                 .max(Map.Entry.comparingByValue())
-                .ifPresent(one -> breaks.add(Sentence.of(switch (place) {
-                    case NUC -> "plan.breaks.nucs";
-                    case CAGE -> "plan.breaks.cages";
-                }, one.getKey(), whole(one.getValue()), places.most(place, one.getKey())))));
+                .ifPresent(one -> breaks.add(Sentence.of("plan.breaks.yardNucs", one.getKey(), whole(one.getValue()),
+                        yard.id(), yard.freeNucs(one.getKey())))));
         minutes.forEach((day, used) -> {
             if (whole(used) > hours.most()) {
                 breaks.add(Sentence.of("plan.breaks.hours", day, Math.ceilDiv(whole(used), 60),
@@ -89,6 +111,17 @@ final class Workload {
     /** Cells are whole, though on average they are not. */
     private static int whole(double average) {
         return (int) Math.floor(average + 1e-6);
+    }
+
+    /** Ways to mating yards. */
+    List<Trip> trips() {
+        return trips;
+    }
+
+    /** The most nucs that are taken at a yard on one day. */
+    int mostAt(String yard) {
+        return whole(atYards.getOrDefault(yard, Map.of()).values().stream().mapToDouble(Double::doubleValue).max()
+                .orElse(0));
     }
 
     /** Nucs times days in which what is grafted stands in them. */

@@ -8,6 +8,7 @@ import java.util.function.Function;
 import java.util.stream.IntStream;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.Yield;
 
@@ -52,7 +53,7 @@ public final class RecipeBook {
             List<Optional<Recipe>> kept) {
         RecipeFinder finder = new RecipeFinder(brief, supply, there, known);
         return IntStream.range(0, groups.size()).parallel()
-                .mapToObj(at -> lineIsThere(groups.get(at))
+                .mapToObj(at -> lineIsThere(groups.get(at)) && yardIsThere(groups.get(at))
                         ? finder.of(groups.get(at), delays, kept.isEmpty() ? Optional.empty() : kept.get(at))
                         : List.<Recipe>of())
                 .toList();
@@ -61,6 +62,12 @@ public final class RecipeBook {
     /** Other orders with other means, the same chances. */
     public RecipeBook with(SeasonBrief other, List<PromiseGroup> left) {
         return new RecipeBook(other, left, supply, known);
+    }
+
+    /** Whether queens of its line have a yard to mate at. */
+    public boolean yardIsThere(PromiseGroup group) {
+        return SupplyKind.of(group.product()) != SupplyKind.QUEENS
+                || brief.means().hasYardFor(group.line());
     }
 
     public boolean lineIsThere(PromiseGroup group) {

@@ -50,7 +50,8 @@ public final class RecipeFinder {
     private final Map<Asked, Optional<Recipe>> known;
 
     /** All that the number of cups hangs on, beside the supply. */
-    record Asked(Product product, int count, Yield base, LocalDate delivery, int delay, List<LocalDate> days,
+    record Asked(Product product, Optional<String> line, int count, Yield base, LocalDate delivery, int delay,
+            List<LocalDate> days,
             double assurance, int most) {
     }
 
@@ -222,13 +223,13 @@ public final class RecipeFinder {
         // more than all builders bring up on these days is no recipe, whatever it would yield
         int most = Math.min(GraftsNeeded.MOST_GRAFTS, cupsADay * days.size());
         return known.computeIfAbsent(
-                new Asked(group.product(), group.count(), base, delivery, delay, days, assurance, most),
+                new Asked(group.product(), group.line(), group.count(), base, delivery, delay, days, assurance, most),
                 _ -> smallest(group, base, delivery, delay, days, assurance, most));
     }
 
     private Optional<Recipe> smallest(PromiseGroup group, Yield base, LocalDate delivery, int delay,
             List<LocalDate> days, double assurance, int most) {
-        double through = supply.through(group.product(), days.getFirst(),
+        double through = supply.through(group.product(), group.line(), days.getFirst(),
                 handedOverOn(group, delivery, days.getFirst()));
         boolean hopeless = assurance >= 0.5
                 && (group.count() - base.mean()) / Math.max(0.001, through) > most * HOPELESS;
@@ -275,7 +276,8 @@ public final class RecipeFinder {
 
     private Yield ofDay(PromiseGroup group, LocalDate delivery, List<LocalDate> days, int index, int cups) {
         LocalDate day = days.get(index);
-        return supply.yield(group.product(), day, handedOverOn(group, delivery, day), share(cups, days.size(), index));
+        return supply.yield(group.product(), group.line(), day, handedOverOn(group, delivery, day),
+                share(cups, days.size(), index));
     }
 
     /** Ripe cells are handed over as they ripen, all else on the day of delivery. */

@@ -18,6 +18,7 @@ import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
+import vividcrown.core.season.demand.SupplyKind;
 
 /**
  * What comes of grafts and of what is on its way, for each group of demands; what one has over is handed on to its heir.
@@ -112,7 +113,7 @@ public final class Outcome {
                             ? batch.day().plusDays(brief.ripeAfter())
                             : share.delivery();
                     parts.computeIfAbsent(new Delivery(batch.day(), day), _ -> new ArrayList<>())
-                            .add(new Supply.Part(share.cups(), batch.around()));
+                            .addAll(Supply.Part.of(batch, share.cups(), SupplyKind.of(group.product())));
                 }
             }
         }
@@ -125,7 +126,7 @@ public final class Outcome {
                 cups, graft));
         if (group.product().losses().size() > 3) {
             because.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.weather",
-                    Math.round(supply.matingWeather(graft) * 100) + " %"));
+                    Math.round(supply.matingWeather(graft, group.line()) * 100) + " %"));
         }
         return because;
     }

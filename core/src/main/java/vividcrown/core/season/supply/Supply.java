@@ -19,6 +19,8 @@ import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LateOdds;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
+import vividcrown.core.season.MatingYard;
+import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Backward;
@@ -35,22 +37,25 @@ public final class Supply {
     private static final double HARDLY_ANY = 0.002;
 
     private final SeasonBrief brief;
-    private final MatingChance weather;
     private final LateOdds late;
     private final int emergence;
     private final int flatBrood;
-    private final Map<LocalDate, Map<MatingWeather, Double>> weatherOf = new ConcurrentHashMap<>();
+    private final Map<Flights, Map<MatingWeather, Double>> weatherOf = new ConcurrentHashMap<>();
     private final Map<Placed, Rate> rates = new ConcurrentHashMap<>();
     private final Map<Asked, Yield> yields = new ConcurrentHashMap<>();
     private final Map<Begun, Yield> beforeLast = new ConcurrentHashMap<>();
 
-    private record Placed(LossStep step, LocalDate graft, Around around) {
+    /** @param yard where its virgins fly; the season's own weather if nobody knows */
+    private record Flights(LocalDate graft, Optional<String> yard) {
+    }
+
+    private record Placed(LossStep step, LocalDate graft, Around around, Optional<String> line) {
     }
 
     private record Begun(LocalDate graft, int cups, int steps) {
     }
 
-    private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups) {
+    private record Asked(Product product, Optional<String> line, LocalDate graft, LocalDate delivery, int cups) {
     }
 
     /** What shares its luck. */
@@ -59,11 +64,19 @@ public final class Supply {
 
     /** So many cups of a day with the same things around them. */
     record Part(int cups, Around around) {
+
+        /** Some cups of a batch: of queens, as many for each yard as its cells go there. */
+        static List<Part> of(PlannedBatch batch, int cups, SupplyKind kind) {
+            if (kind != SupplyKind.QUEENS || batch.at().isEmpty()) {
+                return List.of(new Part(cups, batch.around()));
+            }
+            return batch.sharedOut(cups).stream().map(
+                    here -> new Part(here.getValue(), batch.around().with(Circumstance.YARD, here.getKey()))).toList();
+        }
     }
 
     public Supply(SeasonBrief brief) {
         this.brief = brief;
-        this.weather = new MatingChance(brief.expected().climate());
         this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
         this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions())
                 .likelyDay();
@@ -90,13 +103,31 @@ public final class Supply {
         };
     }
 
-    /** Chance that virgins of this graft find the weather to mate, 0–1. */
+    /** Chance that virgins of this graft find the weather to mate, 0–1, at the best yard for them. */
     public double matingWeather(LocalDate graft) {
-        return 1 - Objects.requireNonNull(weatherOf(graft).get(MatingWeather.NONE));
+        return matingWeather(graft, Optional.empty());
     }
 
-    private Map<MatingWeather, Double> weatherOf(LocalDate graft) {
-        return weatherOf.computeIfAbsent(graft, day -> weather.weather(day.plusDays(emergence)));
+    /** The same for virgins of a line, where they may mate. */
+    public double matingWeather(LocalDate graft, Optional<String> line) {
+        return brief.means().yardsFor(line).stream().filter(yard -> yard.nucs() > 0)
+                .mapToDouble(yard -> matingWeatherAt(yard.id(), graft)).max()
+                .orElseGet(() -> matingWeather(new Flights(graft, Optional.empty())));
+    }
+
+    /** The same at one yard. */
+    public double matingWeatherAt(String yard, LocalDate graft) {
+        return matingWeather(new Flights(graft, Optional.of(yard)));
+    }
+
+    private double matingWeather(Flights flights) {
+        return 1 - Objects.requireNonNull(weatherOf(flights).get(MatingWeather.NONE));
+    }
+
+    private Map<MatingWeather, Double> weatherOf(Flights flights) {
+        return weatherOf.computeIfAbsent(flights, one -> new MatingChance(one.yard().flatMap(brief.means()::yard)
+                .flatMap(MatingYard::climate).orElse(brief.expected().climate()))
+                .weather(one.graft().plusDays(emergence)));
     }
 
     /** Nothing known of a graft to come but who makes it. */
@@ -104,24 +135,50 @@ public final class Supply {
         return Around.NOTHING_KNOWN.with(Circumstance.PERSON, brief.means().crew().grafter());
     }
 
+    /** The same of virgins of a line that may mate at one yard only. */
+    public Around usual(Optional<String> line) {
+        List<MatingYard> where = brief.means().yardsFor(line);
+        return where.size() == 1 ? usual().with(Circumstance.YARD, where.getFirst().id()) : usual();
+    }
+
     /** Belief about one step of a graft, without the time its queens have. */
     public Rate rate(LossStep step, LocalDate graft, Around around) {
-        return rates.computeIfAbsent(new Placed(step, graft, around), _ -> {
+        return rate(step, graft, around, Optional.empty());
+    }
+
+    /** @param line of its virgins, which says where they may mate if it is not known where they do */
+    private Rate rate(LossStep step, LocalDate graft, Around around, Optional<String> line) {
+        return rates.computeIfAbsent(new Placed(step, graft, around, line), _ -> {
             Around known = around.with(Circumstance.MONTH, graft.getMonth().name());
-            return step == LossStep.MATING ? mating(graft, known) : brief.expected().rates().at(step, known);
+            return step == LossStep.MATING ? mating(graft, known, line) : brief.expected().rates().at(step, known);
         });
     }
 
-    /** In each kind of weather it has its own belief; together they are a Beta with the same mean and variance. */
-    private Rate mating(LocalDate graft, Around around) {
+    /**
+     * In each kind of weather it has its own belief, and so at each yard where they may mate, by the nucs that stand there; together they are
+     * a Beta with the same mean and variance.
+     */
+    private Rate mating(LocalDate graft, Around around, Optional<String> line) {
+        List<MatingYard> where = around.get(Circumstance.YARD).isPresent()
+                ? List.of()
+                : brief.means().yardsFor(line).stream().filter(yard -> yard.nucs() > 0).toList();
         double mean = 0;
         double square = 0;
-        for (Map.Entry<MatingWeather, Double> kind : weatherOf(graft).entrySet()) {
-            if (kind.getKey() != MatingWeather.NONE) {
-                Rate rate = brief.expected().rates().at(LossStep.MATING,
-                        around.with(Circumstance.WEATHER, kind.getKey().name()));
-                mean += kind.getValue() * rate.mean();
-                square += kind.getValue() * (rate.variance() + rate.mean() * rate.mean());
+        double nucs = where.stream().mapToInt(MatingYard::nucs).sum();
+        List<Map.Entry<Around, Double>> places = where.isEmpty()
+                ? List.of(Map.entry(around, 1.0))
+                : where.stream().map(yard -> Map.entry(around.with(Circumstance.YARD, yard.id()), yard.nucs() / nucs))
+                        .toList();
+        for (Map.Entry<Around, Double> place : places) {
+            Flights flights = new Flights(graft, place.getKey().get(Circumstance.YARD));
+            for (Map.Entry<MatingWeather, Double> kind : weatherOf(flights).entrySet()) {
+                if (kind.getKey() != MatingWeather.NONE) {
+                    Rate rate = brief.expected().rates().at(LossStep.MATING,
+                            place.getKey().with(Circumstance.WEATHER, kind.getKey().name()));
+                    double weight = place.getValue() * kind.getValue();
+                    mean += weight * rate.mean();
+                    square += weight * (rate.variance() + rate.mean() * rate.mean());
+                }
             }
         }
         double inside = Math.clamp(mean, HARDLY_ANY, 1 - HARDLY_ANY);
@@ -131,10 +188,15 @@ public final class Supply {
     /** Beliefs about its losses, those that are passed left out. */
     public List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed,
             Around around) {
+        return steps(product, Optional.empty(), graft, delivery, passed, around);
+    }
+
+    private List<Rate> steps(Product product, Optional<String> line, LocalDate graft, LocalDate delivery,
+            List<LossStep> passed, Around around) {
         List<Rate> steps = new ArrayList<>();
         for (LossStep step : product.losses()) {
             if (!passed.contains(step)) {
-                Rate rate = rate(step, graft, around);
+                Rate rate = rate(step, graft, around, line);
                 steps.add(step == LossStep.MATING ? scaled(rate, laying(product, graft, delivery)) : rate);
             }
         }
@@ -154,10 +216,10 @@ public final class Supply {
         return Rate.of(mean * weight, (1 - mean) * weight);
     }
 
-    /** Of a graft of which nothing is known but its day. */
-    public Yield yield(Product product, LocalDate graft, LocalDate delivery, int cups) {
-        return yields.computeIfAbsent(new Asked(product, graft, delivery, cups), _ -> {
-            List<Rate> steps = steps(product, graft, delivery, List.of(), usual());
+    /** Of a graft of which nothing is known but its day and, if it matters, its line. */
+    public Yield yield(Product product, Optional<String> line, LocalDate graft, LocalDate delivery, int cups) {
+        return yields.computeIfAbsent(new Asked(product, line, graft, delivery, cups), _ -> {
+            List<Rate> steps = steps(product, line, graft, delivery, List.of(), usual());
             // up to the virgin it is the same for every day of delivery
             Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1),
                     _ -> Yield.ofBatch(cups, steps.subList(0, steps.size() - 1)));
@@ -199,8 +261,8 @@ public final class Supply {
     }
 
     /** Share of so many cups that comes through to that delivery, on average. */
-    public double through(Product product, LocalDate graft, LocalDate delivery) {
-        return steps(product, graft, delivery, List.of(), usual()).stream().mapToDouble(Rate::mean).reduce(1,
+    public double through(Product product, Optional<String> line, LocalDate graft, LocalDate delivery) {
+        return steps(product, line, graft, delivery, List.of(), usual()).stream().mapToDouble(Rate::mean).reduce(1,
                 (one, two) -> one * two);
     }
 

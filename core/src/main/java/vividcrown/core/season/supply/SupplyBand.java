@@ -101,8 +101,8 @@ public record SupplyBand(SupplyKind kind, List<Point> days) {
             }
             Map<LocalDate, List<Supply.Part>> grafted = plan.stream().filter(one -> !day
                     .isBefore(one.day().plusDays(supply.soonest(product))))
-                    .collect(Collectors.groupingBy(PlannedBatch::day, Collectors.mapping(
-                            one -> new Supply.Part(cupsFor(one), one.around()), Collectors.toList())));
+                    .collect(Collectors.groupingBy(PlannedBatch::day, Collectors.flatMapping(
+                            one -> Supply.Part.of(one, cupsFor(one), kind).stream(), Collectors.toList())));
             for (Map.Entry<LocalDate, List<Supply.Part>> graft : grafted.entrySet()) {
                 all = all.plus(supply.yield(product, graft.getKey(), day, graft.getValue()));
             }

@@ -138,7 +138,7 @@ public final class Ahead {
             boolean whileBusy = last.isAfter(brief.today()) && builders.isBusy(brief.today(), last);
             if (order.kind() != SupplyKind.QUEENS && whileBusy && timing.hasMother(order.demand().line())) {
                 double cups = SAFELY * order.demand().count()
-                        / supply.through(order.product(), brief.today(), order.day());
+                        / supply.through(order.product(), order.demand().line(), brief.today(), order.day());
                 kept += (int) Math.ceil(cups / usualLoad) * usualLoad;
             }
         }
@@ -216,7 +216,7 @@ public final class Ahead {
     private Draws.Drawn cupsOfToday(Pool pool, int most) {
         Draws.Drawn kept = ofToday.get(pool);
         if (kept == null || kept.ripe()[0].length < most) {
-            kept = draws.of(brief.today(), most, List.of(), supply.usual());
+            kept = draws.of(brief.today(), most, List.of(), supply.usual(pool.line()));
             ofToday.put(pool, kept);
         }
         return kept;

@@ -95,7 +95,7 @@ record Timing(SeasonBrief brief, Supply supply) {
             case VIRGINS -> !next.plusDays(supply.soonest(Product.VIRGINS)).isAfter(order.day());
             case QUEENS -> ChronoUnit.DAYS.between(next, order.day()) >= supply.soonest(order.product())
                     && supply.laying(order.product(), next, order.day()) >= WELL_IN_TIME
-                    && supply.matingWeather(next) >= HARDLY_EVER;
+                    && supply.matingWeather(next, order.demand().line()) >= HARDLY_EVER;
         };
     }
 

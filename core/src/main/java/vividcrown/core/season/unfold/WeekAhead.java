@@ -158,7 +158,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 notes.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"),
                         "week.noMating", day, Math.round(100 * weather) + " %", Math.round(missing)));
             }
-            double cups = missing / supply.through(Product.MATED_QUEENS, day, timing.mostBy(Product.MATED_QUEENS, day));
+            double cups = missing / supply.through(Product.MATED_QUEENS, Optional.empty(), day,
+                    timing.mostBy(Product.MATED_QUEENS, day));
             if (weather >= SENSIBLE && builders.cups(day) < cups) {
                 notes.add(Reason.of(Source.derived("loads of the builders that are free"), "week.buildersShort", day,
                         builders.cups(day), Math.round(missing), Math.round(cups)));
@@ -220,7 +221,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                                 : List.of(),
                         why(day, usual, known)));
                 Stock stock = new Stock(new RunningBatch(day + " " + graft.kind() + graft.line().orElse(""),
-                        graft.line(), day, usual.cups(), List.of(), supply.usual()), graft.kind(), usual.place(), true);
+                        graft.line(), day, usual.cups(), List.of(), supply.usual(graft.line())), graft.kind(),
+                        usual.place(), true);
                 stocks.add(stock);
                 loaded += usual.cups();
                 if (graft.kind() == SupplyKind.QUEENS) {
@@ -286,7 +288,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             }
             Product product = served.getFirst().product();
             double ripe = supply.ripeOnAverage(day, graft.cups(), supply.usual());
-            double through = supply.through(product, day, timing.mostBy(product, day));
+            double through = supply.through(product, graft.line(), day, timing.mostBy(product, day));
             boolean queens = graft.kind() == SupplyKind.QUEENS;
             double come = graft.cups() * through * (queens ? Math.min(1, graft.place() / Math.max(1, ripe)) : 1);
             reasons.add(Reason.of(Source.derived("the losses of every step, on average"), "week.comes",

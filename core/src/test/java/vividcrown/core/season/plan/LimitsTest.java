@@ -7,6 +7,7 @@ import static vividcrown.core.season.Seasons.day;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -23,6 +24,8 @@ class LimitsTest {
 
     private static final SeasonBrief BRIEF = Seasons.brief(List.of(), List.of(Seasons.builder("B 1", 45)), 100,
             Crew.EVERY_DAY);
+
+    private static final NucsAndCages.Limit NUCS = new NucsAndCages.Limit(NucsAndCages.Place.NUC, Set.of());
 
     private static SeasonBrief withBusyNucs(Means.NucsTaken busy) {
         Means means = BRIEF.means();
@@ -52,9 +55,9 @@ class LimitsTest {
     @Test
     void nucs_that_are_busy_are_not_there_and_never_fewer_than_none() {
         NucsAndCages places = new NucsAndCages(withBusyNucs(on -> on.isBefore(day(20)) ? 70 : 130));
-        assertThat(places.most(NucsAndCages.Place.NUC, day(12))).isEqualTo(30);
-        assertThat(places.most(NucsAndCages.Place.NUC, day(25))).isZero();
-        assertThat(places.most(NucsAndCages.Place.CAGE, day(25))).isEqualTo(60);
+        assertThat(places.most(NUCS, day(12))).isEqualTo(30);
+        assertThat(places.most(NUCS, day(25))).isZero();
+        assertThat(places.most(new NucsAndCages.Limit(NucsAndCages.Place.CAGE, Set.of()), day(25))).isEqualTo(60);
     }
 
     @Test

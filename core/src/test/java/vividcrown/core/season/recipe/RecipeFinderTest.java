@@ -66,7 +66,9 @@ class RecipeFinderTest {
             assertThat(recipe.chance()).isGreaterThanOrEqualTo(0.9);
             if (recipe.grafts().size() == 1) {
                 LocalDate day = recipe.grafts().getFirst().day();
-                assertThat(supply.yield(Product.MATED_QUEENS, day, recipe.delivery(), recipe.cups() - 1).atLeast(20))
+                assertThat(
+                        supply.yield(Product.MATED_QUEENS, Optional.empty(), day, recipe.delivery(), recipe.cups() - 1)
+                                .atLeast(20))
                         .isLessThan(0.9);
             }
         }
@@ -106,7 +108,7 @@ class RecipeFinderTest {
     /** Odds of the losses one by one, multiplied: of 100 cups about 54 lay in good weather. By hand from the priors. */
     @Test
     void what_comes_through_on_average_is_the_product_of_the_steps() {
-        double through = supply.through(Product.MATED_QUEENS, day(50), day(90));
+        double through = supply.through(Product.MATED_QUEENS, Optional.empty(), day(50), day(90));
         double byHand = 0.85 * 0.925 * 0.925 * 0.775 * supply.matingWeather(day(50));
         assertThat(through).isCloseTo(byHand, within(0.01));
     }

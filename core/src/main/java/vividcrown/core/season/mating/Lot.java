@@ -1,0 +1,42 @@
+package vividcrown.core.season.mating;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Ripe cells of one batch that want nucs.
+ *
+ * @param graft the day of their graft
+ * @param line of their mother, if known
+ * @param lineAsked somebody asks for that line by name: then it mates only where it may
+ * @param mother as the season knows her, if known: her sons should not meet her daughters
+ * @param stays how many of them stay until when
+ */
+public record Lot(LocalDate graft, Optional<String> line, boolean lineAsked, Optional<String> mother,
+        List<Stay> stays) {
+
+    /** @param until the day on which their queens are caught */
+    public record Stay(int cells, LocalDate until) {
+    }
+
+    public Lot {
+        stays = List.copyOf(stays);
+    }
+
+    public int cells() {
+        return stays.stream().mapToInt(Stay::cells).sum();
+    }
+
+    LocalDate last() {
+        return stays.stream().map(Stay::until).max(LocalDate::compareTo).orElse(graft);
+    }
+
+    /** Of its cells, how many stand in nucs on a day. */
+    int standingOn(LocalDate day, LocalDate ripe) {
+        return day.isBefore(ripe)
+                ? 0
+                : stays.stream().filter(stay -> day.isBefore(stay.until()) || day.equals(ripe))
+                        .mapToInt(Stay::cells).sum();
+    }
+}

@@ -1,0 +1,156 @@
+package vividcrown.core.season.plan;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
+import vividcrown.core.odds.Circumstance;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Source;
+import vividcrown.core.season.DroneColony;
+import vividcrown.core.season.DroneMother;
+import vividcrown.core.season.MatingYard;
+import vividcrown.core.season.PlannedBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.mating.Lot;
+import vividcrown.core.season.mating.Trip;
+import vividcrown.core.season.mating.YardChoice;
+import vividcrown.core.season.supply.Supply;
+
+/** Chooses the yards of a plan's batches, and tells what it makes of each yard. */
+final class YardPlan {
+
+    private static final int TOGETHER_DAYS = 7;
+    /** Below this a virgin started there is a gamble. */
+    private static final double GAMBLE = 0.8;
+
+    private final SeasonBrief brief;
+    private final Supply supply;
+    private final Map<String, Demand> demands = new HashMap<>();
+    private final List<DroneColony> drones;
+
+    /** @param starts colonies that the plan gives drone comb */
+    YardPlan(SeasonBrief brief, Supply supply, List<DroneStart> starts) {
+        this.brief = brief;
+        this.supply = supply;
+        brief.demands().forEach(one -> demands.put(one.id(), one));
+        this.drones = Stream.concat(brief.drones().colonies().stream(), starts.stream().map(this::flying)).toList();
+    }
+
+    private DroneColony flying(DroneStart start) {
+        Set<String> reaches = brief.drones().mothers().stream().filter(one -> one.colony().equals(start.colony()))
+                .map(DroneMother::reaches).findFirst().orElse(Set.of());
+        return new DroneColony(start.colony(), start.mother(),
+                start.firstGraft().plusDays(brief.flightsAfter()), reaches);
+    }
+
+    /** The same batches, each told where its cells go; unchanged if nobody asks where. */
+    List<PlannedBatch> placed(List<PlannedBatch> batches) {
+        if (brief.means().yards().isEmpty()) {
+            return batches;
+        }
+        List<Integer> ofQueens = IntStream.range(0, batches.size()).boxed()
+                .filter(at -> lot(batches.get(at)).cells() > 0).toList();
+        List<List<PlannedBatch.At>> chosen = YardChoice.of(brief, supply,
+                ofQueens.stream().map(at -> lot(batches.get(at))).toList(), drones);
+        List<PlannedBatch> placed = new ArrayList<>(batches);
+        for (int index = 0; index < ofQueens.size(); index++) {
+            placed.set(ofQueens.get(index), batches.get(ofQueens.get(index)).with(chosen.get(index)));
+        }
+        return placed;
+    }
+
+    private Lot lot(PlannedBatch batch) {
+        List<Lot.Stay> stays = new ArrayList<>();
+        boolean lineAsked = false;
+        double upToHere = 0;
+        int given = 0;
+        for (PlannedBatch.Share share : queens(batch)) {
+            // whole cells, and together no more than the batch has on average
+            upToHere += supply.ripeOnAverage(batch.day(), share.cups(), batch.around());
+            int cells = (int) Math.max(given == 0 ? 1 : 0, Math.round(upToHere) - given);
+            given += cells;
+            lineAsked |= Objects.requireNonNull(demands.get(share.demand())).line().isPresent();
+            stays.add(new Lot.Stay(cells, share.delivery()));
+        }
+        return new Lot(batch.day(), Optional.of(batch.line()), lineAsked, Optional.of(batch.breeder()), stays);
+    }
+
+    private List<PlannedBatch.Share> queens(PlannedBatch batch) {
+        return batch.shares().stream().filter(share -> share.cups() > 0
+                && SupplyKind.of(Objects.requireNonNull(demands.get(share.demand())).product()) == SupplyKind.QUEENS)
+                .toList();
+    }
+
+    /** By yard, as they were given. */
+    List<YardUse> uses(List<PlannedBatch> batches) {
+        Workload workload = new Workload(brief, supply, batches);
+        return brief.means().yards().stream().map(yard -> use(yard, batches, workload)).toList();
+    }
+
+    private YardUse use(MatingYard yard, List<PlannedBatch> batches, Workload workload) {
+        TreeMap<LocalDate, Double> virgins = new TreeMap<>();
+        Set<String> lines = new TreeSet<>();
+        double laying = 0;
+        for (PlannedBatch batch : batches) {
+            int all = batch.at().stream().mapToInt(PlannedBatch.At::cells).sum();
+            for (PlannedBatch.At at : batch.at()) {
+                if (at.yard().equals(yard.id()) && all > 0) {
+                    double cells = supply.ripeOnAverage(batch.day(),
+                            queens(batch).stream().mapToInt(PlannedBatch.Share::cups).sum(), batch.around())
+                            * at.cells() / all;
+                    virgins.merge(batch.day(), cells, Double::sum);
+                    laying += cells * supply.rate(LossStep.MATING, batch.day(),
+                            batch.around().with(Circumstance.YARD, yard.id())).mean();
+                    lines.add(batch.line());
+                }
+            }
+        }
+        double cells = virgins.values().stream().mapToDouble(Double::doubleValue).sum();
+        List<Trip> trips = workload.trips().stream().filter(trip -> trip.yard().equals(yard.id())).toList();
+        return new YardUse(yard.id(), (int) Math.round(cells), workload.mostAt(yard.id()), yard.nucs(),
+                cells > 0 ? laying / cells : 0, trips.size(),
+                trips.stream().mapToInt(Trip::minutes).sum() / 60.0, reasons(yard, virgins, lines));
+    }
+
+    private List<Reason> reasons(MatingYard yard, TreeMap<LocalDate, Double> virgins, Set<String> lines) {
+        List<Reason> reasons = new ArrayList<>();
+        yard.lines().stream().sorted().forEach(line -> reasons.add(Reason.of(Source.derived("the lines wished there"),
+                lines.contains(line) ? "plan.yard.wished" : "plan.yard.kept", line)));
+        virgins.keySet().stream().min((one, two) -> Double.compare(supply.matingWeatherAt(yard.id(), one),
+                supply.matingWeatherAt(yard.id(), two))).ifPresent(worst -> {
+                    double weather = supply.matingWeatherAt(yard.id(), worst);
+                    reasons.add(Reason.of(Source.derived("chance of two fit afternoons there, emergence + 5 to + 21"),
+                            weather < GAMBLE ? "plan.yard.gamble" : "plan.yard.weather", worst,
+                            Math.round(weather * 100) + " %"));
+                });
+        if (!drones.isEmpty()) {
+            virgins.keySet().stream().map(graft -> shortOfDrones(yard, virgins, graft)).flatMap(Optional::stream)
+                    .findFirst()
+                    .ifPresent(reasons::add);
+        }
+        return reasons;
+    }
+
+    private Optional<Reason> shortOfDrones(MatingYard yard, TreeMap<LocalDate, Double> virgins, LocalDate graft) {
+        double together = virgins.subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true)
+                .values().stream().mapToDouble(Double::doubleValue).sum();
+        LocalDate flights = graft.plusDays(brief.flightsAfter());
+        int flying = YardChoice.flying(drones, yard.id(), flights);
+        int wanted = DroneColony.wantedFor(together);
+        return flying >= wanted
+                ? Optional.empty()
+                : Optional.of(Reason.of(Source.COMMON_PRACTICE, "plan.yard.drones", flights, flying, wanted));
+    }
+}
