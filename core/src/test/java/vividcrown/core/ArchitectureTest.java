@@ -42,14 +42,16 @@ class ArchitectureTest {
         layeredArchitecture().consideringOnlyDependenciesInAnyPackage("vividcrown.core.season..")
                 .layer("demand").definedBy("vividcrown.core.season.demand").layer("season")
                 .definedBy("vividcrown.core.season").layer("supply").definedBy("vividcrown.core.season.supply")
+                .layer("mating").definedBy("vividcrown.core.season.mating")
                 .layer("recipe").definedBy("vividcrown.core.season.recipe").layer("plan")
                 .definedBy("vividcrown.core.season.plan").layer("sheet").definedBy("vividcrown.core.season.sheet")
                 .layer("unfold").definedBy("vividcrown.core.season.unfold").whereLayer("unfold")
                 .mayNotBeAccessedByAnyLayer()
                 .whereLayer("sheet").mayNotBeAccessedByAnyLayer().whereLayer("plan")
                 .mayOnlyBeAccessedByLayers("sheet", "unfold")
-                .whereLayer("recipe").mayOnlyBeAccessedByLayers("plan", "sheet", "unfold").whereLayer("supply")
-                .mayOnlyBeAccessedByLayers("recipe", "plan", "sheet", "unfold").whereLayer("season")
-                .mayOnlyBeAccessedByLayers("supply", "recipe", "plan", "sheet", "unfold").check(CORE);
+                .whereLayer("recipe").mayOnlyBeAccessedByLayers("plan", "sheet", "unfold").whereLayer("mating")
+                .mayOnlyBeAccessedByLayers("plan", "unfold").whereLayer("supply")
+                .mayOnlyBeAccessedByLayers("recipe", "mating", "plan", "sheet", "unfold").whereLayer("season")
+                .mayOnlyBeAccessedByLayers("supply", "recipe", "mating", "plan", "sheet", "unfold").check(CORE);
     }
 }

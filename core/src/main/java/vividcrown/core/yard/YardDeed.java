@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Faults;
@@ -87,6 +88,27 @@ public sealed interface YardDeed extends Deed {
             conditions = Set.copyOf(conditions);
             new Faults().text("rules", rules, 0, 1_000).refuse();
         }
+    }
+
+    /**
+     * How a yard serves for mating; the last to speak is right.
+     *
+     * @param lines whose virgins are to mate there, at most 20 of 1–60 characters; none: no line in particular
+     * @param driveMinutes there and back, 0–600; left out if nobody measured it
+     */
+    record MatingSaid(UUID yard, Set<String> lines, Optional<Integer> driveMinutes) implements YardDeed {
+        public MatingSaid {
+            lines = lines.stream().map(String::strip).collect(Collectors.toUnmodifiableSet());
+            Faults faults = new Faults().unless(lines.size() <= MOST_LINES, "fault.matingLines", MOST_LINES,
+                    lines.size());
+            lines.forEach(line -> faults.text("lines", line, 1, 60));
+            driveMinutes.ifPresent(
+                    minutes -> faults.within("driveMinutes", minutes, 0, LONGEST_DRIVE_MINUTES));
+            faults.refuse();
+        }
+
+        private static final int MOST_LINES = 20;
+        private static final int LONGEST_DRIVE_MINUTES = 600;
     }
 
     /** What bees find here now, as somebody saw it; it is believed for some days. */

@@ -19,12 +19,14 @@ public final class YardFold {
      * @param opened how it was described last
      * @param climate what was said of its climate, if anything
      * @param stationOn the simulated station is switched on
+     * @param mating how it serves for mating, if anything was said
      * @param flow what bees found here, as somebody said last, and when
      * @param closedOn the day it was closed, unless it was opened again since
      * @param days weather of past days as noted, by the day
      */
     public record State(YardDeed.Opened opened, Optional<YardDeed.ClimateSaid> climate, boolean stationOn,
-            Set<SiteCondition> conditions, String rules, Optional<FlowNoted> flow, Optional<LocalDate> closedOn,
+            Set<SiteCondition> conditions, String rules, Optional<YardDeed.MatingSaid> mating, Optional<FlowNoted> flow,
+            Optional<LocalDate> closedOn,
             Map<LocalDate, YardDeed.DayNoted> days) {
 
         /** As it was said, or else the likeliest for the place. */
@@ -45,6 +47,7 @@ public final class YardFold {
         boolean stationOn = false;
         Set<SiteCondition> conditions = Set.of();
         String rules = "";
+        Optional<YardDeed.MatingSaid> mating = Optional.empty();
         Optional<FlowNoted> flow = Optional.empty();
         Optional<LocalDate> closedOn = Optional.empty();
         Map<LocalDate, YardDeed.DayNoted> days = new TreeMap<>();
@@ -62,6 +65,7 @@ public final class YardFold {
                         conditions = one.conditions();
                         rules = one.rules();
                     }
+                    case YardDeed.MatingSaid one -> mating = Optional.of(one);
                     case YardDeed.FlowSaid one -> flow = Optional.of(new FlowNoted(one.flow(), entry.day()));
                     case YardDeed.Closed _ -> closedOn = Optional.of(entry.day());
                 }
@@ -69,6 +73,7 @@ public final class YardFold {
         }
         return opened.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new State(opened.get(), climate, stationOn, conditions, rules, flow, closedOn, days));
+                : Optional.of(new State(opened.get(), climate, stationOn, conditions, rules, mating, flow,
+                        closedOn, days));
     }
 }

@@ -74,14 +74,18 @@ class MatingYardController {
      * @param stationOn the simulated weather station is switched on
      * @param conditions what it is like to work there
      * @param rules what is to be kept to there
+     * @param matingLines lines whose virgins are to mate there, empty if none in particular
+     * @param driveMinutes there and back from the first yard, as somebody said or else reckoned
+     * @param driveSaid somebody said so
      * @param flow what bees find there, if anybody knows
      * @param closedOn the day it was closed; left out while it is open
      */
     record PlaceView(String prefix, int walkOrder, double latitude, double longitude, int elevationMetres,
             Climate climate, boolean climateSaid, List<Double> ownHighs, List<Double> usualHighs,
             List<Double> fitAfternoons, boolean stationOn, Set<SiteCondition> conditions, String rules,
-            YardFlow.@Nullable FlowView flow, @Nullable LocalDate closedOn) {
-        static PlaceView of(Yard yard, int year, Optional<YardFlow.FlowView> flow) {
+            List<String> matingLines, int driveMinutes, boolean driveSaid, YardFlow.@Nullable FlowView flow,
+            @Nullable LocalDate closedOn) {
+        static PlaceView of(Yard yard, Yard home, int year, Optional<YardFlow.FlowView> flow) {
             ClimateOfPlace climate = yard.climateOfPlace();
             List<LocalDate> middles = IntStream.rangeClosed(1, 12).mapToObj(month -> LocalDate.of(year, month, 15))
                     .toList();
@@ -89,7 +93,8 @@ class MatingYardController {
                     yard.elevationMetres(), yard.climate(), yard.climateSaid(), yard.ownHighs(),
                     middles.stream().map(climate::usualHigh).toList(),
                     middles.stream().map(climate::fitAfternoon).toList(), yard.stationOn(), yard.conditions(),
-                    yard.rules(), flow.orElse(null), yard.closedOn().orElse(null));
+                    yard.rules(), yard.matingLines().stream().sorted().toList(), yard.driveMinutesFrom(home),
+                    yard.driveMinutes().isPresent(), flow.orElse(null), yard.closedOn().orElse(null));
         }
     }
 
@@ -159,7 +164,7 @@ class MatingYardController {
         Map<UUID, QueenInNuc> views = reader.inNucs(queens.heldIn(id), day).stream()
                 .collect(Collectors.toMap(QueenInNuc::id, Function.identity()));
         return new YardPage(yard.id(), yard.name(), yard.caution(),
-                PlaceView.of(yard, day.getYear(), flows.at(yard, day)), row.stream()
+                PlaceView.of(yard, yards.home().orElse(yard), day.getYear(), flows.at(yard, day)), row.stream()
                         .map(hive -> new MatingHive(hive.id(), hive.code(), hive.position(), hive.rounds(),
                                 hive.emptySince(), hive.queenId() == null ? null : views.get(hive.queenId())))
                         .toList(),

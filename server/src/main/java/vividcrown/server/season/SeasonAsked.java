@@ -44,6 +44,7 @@ import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.Drones;
 import vividcrown.core.season.Expectation;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -58,8 +59,9 @@ import vividcrown.server.problem.Refusal;
  *
  * @param until the last day to plan; two weeks after the last demand if left out
  * @param assurance chance of meeting a demand that names none, 0.5–0.999; 0.9 if left out
- * @param nucs mating nucs that there are
- * @param nucsTaken of these, how many are taken on which days
+ * @param nucs mating nucs that there are; 0 if {@code yards} says where they stand
+ * @param nucsTaken of these, how many are taken on which days, wherever they stand
+ * @param yards where mating nucs stand: the plan says which yard takes which cells, and counts the driving
  * @param cages places in the incubator; 60 if left out
  * @param drones none given: drones are taken to be there, and the answer says when their comb must be in
  * @param crew every day, 16 hours, if left out
@@ -77,6 +79,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         @NotNull @Size(max = MOST_MOTHERS) List<@Valid BreederAsked> breeders,
         @NotNull @Size(max = MOST_BUILDERS) List<@Valid BuilderAsked> builders, @Min(0) @Max(MOST_NUCS) int nucs,
         @Nullable @Size(max = MOST_ENTRIES) List<@Valid TakenAsked> nucsTaken,
+        @Nullable @Size(max = MOST_YARDS) List<@Valid MatingYardAsked> yards,
         @Nullable @Min(0) @Max(MOST_NUCS) Integer cages,
         @Nullable @Size(max = MOST_MOTHERS) List<@Valid DroneAsked> drones,
         @Nullable @Size(max = MOST_MOTHERS) List<@Valid DroneMotherAsked> droneMothers, @Nullable @Valid CrewAsked crew,
@@ -93,6 +96,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
     static final int MOST_BUILDERS = 60;
     static final int MOST_NUCS = 20_000;
     static final int MOST_ENTRIES = 1_000;
+    static final int MOST_YARDS = 30;
     static final int MOST_HISTORY = 5_000;
     static final int MOST_BATCHES = 200;
     static final int MOST_FIGURES = 60;
@@ -144,17 +148,51 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
     }
 
     /**
+     * A yard with mating nucs.
+     *
+     * @param id its name, the same as {@code yard} in {@code history} and {@code running}
+     * @param nucs that stand there
+     * @param nucsTaken of these, how many are taken on which days
+     * @param fitAfternoonsByMonth chance of an afternoon fit for mating there, January first; that of the season if left out
+     * @param lines whose virgins are to mate there. A line that some yard names mates only at yards that name it; a yard that names lines is
+     *        kept for them
+     * @param driveMinutes there and back, 0–600; 0 if left out
+     */
+    public record MatingYardAsked(@NotBlank @Size(max = LONGEST_NAME) String id, @Min(0) @Max(MOST_NUCS) int nucs,
+            @Nullable @Size(max = MOST_ENTRIES) List<@Valid TakenAsked> nucsTaken,
+            @Nullable List<Double> fitAfternoonsByMonth,
+            @Nullable @Size(max = MOST_MOTHERS) List<@NotBlank @Size(max = LONGEST_NAME) String> lines,
+            @Nullable Integer driveMinutes) {
+        private MatingYard yard() {
+            return new MatingYard(id, nucs, taken(nucsTaken),
+                    Optional.ofNullable(fitAfternoonsByMonth).map(MatingClimate::byMonth),
+                    new HashSet<>(orNone(lines)), Objects.requireNonNullElse(driveMinutes, 0));
+        }
+    }
+
+    private static Means.NucsTaken taken(@Nullable List<TakenAsked> spans) {
+        return day -> orNone(spans).stream().filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
+                .mapToInt(TakenAsked::count).sum();
+    }
+
+    /**
      * @param matureFrom first day with ripe drones; from {@code combIn} and the drone lead if left out
      * @param combIn the day its drone comb was put in
+     * @param yards ids of mating yards that its drones reach; all if left out
      */
     public record DroneAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
             @Nullable @Size(max = LONGEST_NAME) String mother, @Nullable LocalDate matureFrom,
-            @Nullable LocalDate combIn) {
+            @Nullable LocalDate combIn,
+            @Nullable @Size(max = MOST_YARDS) List<@NotBlank @Size(max = LONGEST_NAME) String> yards) {
     }
 
-    /** @param mother its queen; its own id if left out */
+    /**
+     * @param mother its queen; its own id if left out
+     * @param yards ids of mating yards that its drones would reach; all if left out
+     */
     public record DroneMotherAsked(@NotBlank @Size(max = LONGEST_NAME) String id,
-            @Nullable @Size(max = LONGEST_NAME) String mother) {
+            @Nullable @Size(max = LONGEST_NAME) String mother,
+            @Nullable @Size(max = MOST_YARDS) List<@NotBlank @Size(max = LONGEST_NAME) String> yards) {
     }
 
     /** @param grafter who grafts, as named in {@code history} */
@@ -231,6 +269,8 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                 one -> Map.entry(one.step(), one.batch()));
         SeasonRates rates = checked.one("counts", () -> rates(learnFrom)).orElse(SeasonRates.OF_THE_TRADE);
         Optional<Crew> hands = checked.one("crew", this::hands);
+        List<MatingYard> places = checked.each("yards", orNone(yards), MatingYardAsked::yard);
+        checked.one("yards", this::yardsAgree);
         var assumptions = checked.one("figures", () -> OwnFigure.over(orNone(figures)));
         var climate = checked.one("fitAfternoonsByMonth", () -> fitAfternoonsByMonth == null
                 ? MatingClimate.UPLAND_46_NORTH
@@ -242,7 +282,8 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                 .map(one -> new DroneColony(one.id(), Objects.requireNonNullElse(one.mother(), one.id()),
                         one.matureFrom() != null
                                 ? one.matureFrom()
-                                : Objects.requireNonNullElse(one.combIn(), today).plusDays(droneDays)))
+                                : Objects.requireNonNullElse(one.combIn(), today).plusDays(droneDays),
+                        new HashSet<>(orNone(one.yards()))))
                 .toList();
         GraftPlan how = new GraftPlan(today, Objects.requireNonNullElse(larvaAge, LarvaAge.FROM_12_TO_24_H),
                 BuilderSchool.STARTER_THEN_FINISHER, Objects.requireNonNullElse(placing, Placing.CELLS_TO_NUCS),
@@ -251,12 +292,14 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                 .map(one -> new BreederQueen(one.id(), Objects.requireNonNullElse(one.line(), one.id()),
                         one.daughters() == null ? OptionalInt.empty() : OptionalInt.of(one.daughters())))
                 .toList(),
-                boxes, nucs, day -> orNone(nucsTaken).stream()
-                        .filter(one -> !day.isBefore(one.from()) && !day.isAfter(one.until()))
-                        .mapToInt(TakenAsked::count).sum(),
-                Objects.requireNonNullElse(cages, USUAL_CAGES), hands.orElseThrow());
+                boxes, nucsOrThoseAtYards(),
+                day -> taken(nucsTaken).on(day)
+                        + places.stream().mapToInt(yard -> Math.min(yard.nucs(), yard.busy().on(day))).sum(),
+                places, Objects.requireNonNullElse(cages, USUAL_CAGES), hands.orElseThrow());
         List<DroneMother> mothers = orNone(droneMothers).stream().map(
-                one -> new DroneMother(one.id(), Objects.requireNonNullElse(one.mother(), one.id()), false)).toList();
+                one -> new DroneMother(one.id(), Objects.requireNonNullElse(one.mother(), one.id()), false,
+                        new HashSet<>(orNone(one.yards()))))
+                .toList();
         SeasonBrief brief = new SeasonBrief(today, untilOrUsual(), wanted, means, new Drones(droneColonies, mothers),
                 new Underway(underway, orNone(before).stream().map(BatchAsked::lock).toList(),
                         orNone(locks).stream().map(BatchAsked::lock).toList()),
@@ -277,7 +320,9 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         Stream<LocalDate> days = Stream.of(demands.stream().flatMap(one -> Stream.of(one.from(), one.until())),
                 builders.stream()
                         .flatMap(one -> Stream.concat(Stream.of(one.readyFrom()), orNone(one.grafts()).stream())),
-                orNone(nucsTaken).stream().flatMap(one -> Stream.of(one.from(), one.until())),
+                Stream.concat(orNone(nucsTaken).stream(),
+                        orNone(yards).stream().flatMap(one -> orNone(one.nucsTaken()).stream()))
+                        .flatMap(one -> Stream.of(one.from(), one.until())),
                 orNone(drones).stream().flatMap(one -> Stream.of(one.matureFrom(), one.combIn())),
                 orNone(running).stream().map(RunningAsked::graftDay), orNone(before).stream().map(BatchAsked::day),
                 orNone(locks).stream().map(BatchAsked::day),
@@ -289,6 +334,29 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
                                     .formatted(day, FURTHEST_YEARS, today));
                 });
         return true;
+    }
+
+    /** @throws IllegalArgumentException if what is said of yards contradicts itself */
+    private boolean yardsAgree() {
+        List<String> names = orNone(yards).stream().map(MatingYardAsked::id).toList();
+        names.stream().filter(name -> names.indexOf(name) != names.lastIndexOf(name)).findFirst().ifPresent(twice -> {
+            throw new IllegalArgumentException("%s is given twice. Give each yard once".formatted(twice));
+        });
+        if (nucs != 0 && !names.isEmpty() && nucs != nucsOrThoseAtYards()) {
+            throw new IllegalArgumentException("nucs says %d, but %d stand at the yards. Leave nucs at 0"
+                    .formatted(nucs, nucsOrThoseAtYards()));
+        }
+        Stream.concat(orNone(drones).stream().flatMap(one -> orNone(one.yards()).stream()),
+                orNone(droneMothers).stream().flatMap(one -> orNone(one.yards()).stream()))
+                .filter(name -> !names.contains(name)).findFirst().ifPresent(unknown -> {
+                    throw new IllegalArgumentException("drones reach %s, which is not among the yards (%s)"
+                            .formatted(unknown, String.join(", ", names)));
+                });
+        return true;
+    }
+
+    private int nucsOrThoseAtYards() {
+        return yards == null || yards.isEmpty() ? nucs : yards.stream().mapToInt(MatingYardAsked::nucs).sum();
     }
 
     private LocalDate untilOrUsual() {

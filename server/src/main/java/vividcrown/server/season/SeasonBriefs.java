@@ -42,6 +42,7 @@ import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.Drones;
 import vividcrown.core.season.Expectation;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -73,10 +74,7 @@ import vividcrown.server.yard.Yards;
 @Component
 class SeasonBriefs {
 
-    private static final int DAYS_OF_BATCHES = 70;
-    /** A nuc given a cell is free again when its queen was seen laying at the last first look. */
-    private static final int NUC_TAKEN_DAYS = 21;
-    private static final int CATCH_WITHIN_DAYS = 7;
+    static final int DAYS_OF_BATCHES = 70;
     /** More to choose from makes no better choice. */
     private static final int MOST_DRONE_MOTHERS = 30;
 
@@ -91,9 +89,11 @@ class SeasonBriefs {
     private final Yards yards;
     private final Weathers weathers;
     private final RatePools rates;
+    private final SeasonNucs matingNucs;
 
     SeasonBriefs(Today today, SettingsInForce settings, QueenOrders orders, PromisedQueens promised, Queens queens,
-            Grafts grafts, CellBuilders builders, Hives hives, Yards yards, Weathers weathers, RatePools rates) {
+            Grafts grafts, CellBuilders builders, Hives hives, Yards yards, Weathers weathers, RatePools rates,
+            SeasonNucs matingNucs) {
         this.today = today;
         this.settings = settings;
         this.orders = orders;
@@ -105,6 +105,7 @@ class SeasonBriefs {
         this.yards = yards;
         this.weathers = weathers;
         this.rates = rates;
+        this.matingNucs = matingNucs;
     }
 
     /**
@@ -189,15 +190,23 @@ class SeasonBriefs {
                         stand -> Objects.requireNonNull(places.get(stand.yard())).name()));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
+        Set<UUID> withNucs = boxesOfQueens.stream().map(Hives.Stand::yard).collect(Collectors.toSet());
+        Function<Hive, Set<String>> reaches = colony -> withNucs.stream().map(places::get)
+                .filter(yard -> reaches(colony, Objects.requireNonNull(yard), places)).map(Yard::name)
+                .collect(Collectors.toSet());
+        SeasonNucs.Taken nucs = matingNucs.taken(batches, boxesOfQueens, assumptions, day);
+        int more = Objects.requireNonNullElse(whatIf.moreNucs(), 0);
         Means means = new Means(mothers.stream().map(one -> new BreederQueen(one.id().toString(), one.line(),
                 one.wishedDaughters().map(OptionalInt::of).orElse(OptionalInt.empty()))).toList(),
                 cellBuilders(boxes, batches, day, Objects.requireNonNullElse(whatIf.moreBuilders(), 0)),
-                boxesOfQueens.size() + Objects.requireNonNullElse(whatIf.moreNucs(), 0),
-                taken(batches, assumptions, day), hands.cages(), new Crew(
+                boxesOfQueens.size() + more, nucs.all(),
+                matingNucs.yards(boxesOfQueens, nucs, more, day),
+                hands.cages(), new Crew(
                         Objects.requireNonNullElse(whatIf.hoursADay(), hands.hoursADay()), daysOff, Set.of(),
                         Optional.ofNullable(whatIf.grafter())));
         SeasonBrief brief = new SeasonBrief(day, until.isAfter(most) ? most : until, demands, means,
-                new Drones(droneColonies(nearby, drones, assumptions), droneMothers(nearby, drones)),
+                new Drones(droneColonies(nearby, drones, reaches, assumptions),
+                        droneMothers(nearby, drones, reaches)),
                 new Underway(running(batches, motherOf, codes, yardOf), before, locks),
                 new Expectation(learnt.rates(), weather.map(at -> at.asOf(day)).orElse(MatingClimate.UPLAND_46_NORTH),
                         GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions));
@@ -259,44 +268,15 @@ class SeasonBriefs {
         return builders;
     }
 
-    /** A nuc is taken until its queen was seen laying and caught; cells still on their bars will take one too. */
-    private Means.NucsTaken taken(List<Graft> batches, Assumptions assumptions, LocalDate day) {
-        TreeMap<LocalDate, Integer> freed = new TreeMap<>();
-        int[] now = {0};
-        for (Queen queen : queens.atWork()) {
-            if (queen.cage().isPresent()) {
-                continue;
-            }
-            var life = queen.life();
-            LocalDate free = life.has(Milestone.EGGS_SEEN)
-                    ? day.plusDays(CATCH_WITHIN_DAYS)
-                    : life.on(Milestone.PLACED_AS_CELL).or(() -> life.on(Milestone.PLACED_AS_VIRGIN)).orElse(day)
-                            .plusDays(NUC_TAKEN_DAYS + (long) CATCH_WITHIN_DAYS);
-            now[0]++;
-            freed.merge(free.isAfter(day) ? free : day.plusDays(CATCH_WITHIN_DAYS), 1, Integer::sum);
-        }
-        int ripe = assumptions.queen().emerges().likelyDay() - 6;
-        Map<LocalDate, Integer> toCome = new HashMap<>();
-        List<UUID> ids = batches.stream().filter(Graft::grafted).map(Graft::id).toList();
-        Map<UUID, Long> onBars = queens.onTheBar(ids).stream()
-                .collect(Collectors.groupingBy(queen -> queen.graftId().orElseThrow(), Collectors.counting()));
-        batches.stream().filter(graft -> onBars.containsKey(graft.id()))
-                .forEach(graft -> toCome.merge(graft.graftDay().plusDays(ripe),
-                        Objects.requireNonNull(onBars.get(graft.id())).intValue(),
-                        Integer::sum));
-        return on -> now[0] - freed.headMap(on, true).values().stream().mapToInt(Integer::intValue).sum()
-                + toCome.entrySet().stream().filter(one -> !on.isBefore(one.getKey())
-                        && on.isBefore(one.getKey().plusDays(NUC_TAKEN_DAYS + (long) CATCH_WITHIN_DAYS)))
-                        .mapToInt(Map.Entry::getValue).sum();
-    }
-
     /** Those whose drones reach a mating yard. */
     private List<Hive> nearMatingYards(List<Hives.Stand> boxesOfQueens, Map<UUID, Yard> places) {
         Set<UUID> mating = boxesOfQueens.stream().map(Hives.Stand::yard).collect(Collectors.toSet());
         return hives.colonies().stream().filter(colony -> mating.stream()
-                .anyMatch(yard -> metres(Objects.requireNonNull(places.get(yard)),
-                        Objects.requireNonNull(places.get(colony.yardId()))) <= Distance.MATING_METRES))
-                .toList();
+                .anyMatch(yard -> reaches(colony, Objects.requireNonNull(places.get(yard)), places))).toList();
+    }
+
+    private static boolean reaches(Hive colony, Yard yard, Map<UUID, Yard> places) {
+        return metres(yard, Objects.requireNonNull(places.get(colony.yardId()))) <= Distance.MATING_METRES;
     }
 
     /** By the hive; its own code where its queen is not known. */
@@ -306,20 +286,21 @@ class SeasonBriefs {
     }
 
     private static List<DroneColony> droneColonies(List<Hive> nearby, Map<UUID, String> mothers,
-            Assumptions assumptions) {
+            Function<Hive, Set<String>> reaches, Assumptions assumptions) {
         int lead = assumptions.span(Figure.DRONE_LEAD).earliestDay();
         return nearby.stream().filter(colony -> colony.droneCombOn().isPresent())
                 .map(colony -> new DroneColony(colony.code(), Objects.requireNonNull(mothers.get(colony.id())),
-                        colony.droneCombOn().orElseThrow().plusDays(lead)))
+                        colony.droneCombOn().orElseThrow().plusDays(lead), reaches.apply(colony)))
                 .toList();
     }
 
     /** Those that the plan before wanted drones of come first: it should change little. */
-    private static List<DroneMother> droneMothers(List<Hive> nearby, Map<UUID, String> mothers) {
+    private static List<DroneMother> droneMothers(List<Hive> nearby, Map<UUID, String> mothers,
+            Function<Hive, Set<String>> reaches) {
         return nearby.stream().filter(colony -> colony.droneCombOn().isEmpty())
                 .sorted(Comparator.comparing((Hive colony) -> colony.droneCombMeant().isEmpty()))
                 .map(colony -> new DroneMother(colony.code(), Objects.requireNonNull(mothers.get(colony.id())),
-                        colony.droneCombMeant().isPresent()))
+                        colony.droneCombMeant().isPresent(), reaches.apply(colony)))
                 .limit(MOST_DRONE_MOTHERS).toList();
     }
 

@@ -32,10 +32,12 @@ import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.Promise;
 import vividcrown.core.season.plan.SolveWatch;
 import vividcrown.core.season.plan.Without;
+import vividcrown.core.season.plan.YardPlan;
 import vividcrown.core.season.sheet.BuilderSheet;
 import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
 import vividcrown.core.season.supply.GraftsNeeded;
+import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.SupplyBand;
 import vividcrown.core.season.unfold.Lives;
 import vividcrown.core.season.unfold.SeasonWorth;
@@ -87,6 +89,7 @@ class SeasonController {
      * @param breaks what cannot be done as it is planned
      * @param droneCombs colonies that are still to be given drone comb
      * @param rates what the odds rest on
+     * @param yards what it makes of each mating yard; empty if no mating nucs stand anywhere
      * @param weakest for forty queens from three grafts: what comes through, and which step one would better
      *        first
      */
@@ -94,7 +97,8 @@ class SeasonController {
             List<String> breaks, List<SeasonPlanView.BandView> bands, List<SeasonPlanView.BuilderSheetView> builders,
             List<DroneCombLine> droneCombs, List<SeasonPlanView.DroneSheetView> drones,
             SeasonPlanView.ShoppingView shopping,
-            List<RatePools.StepRates> rates, List<ReasonView> weakest, double assurance, int nucs, int nucsTaken) {
+            List<RatePools.StepRates> rates, List<ReasonView> weakest, List<SeasonPlanView.YardUseView> yards,
+            double assurance, int nucs, int nucsTaken) {
     }
 
     /** @param days on which the plan wants drone comb put in */
@@ -156,7 +160,9 @@ class SeasonController {
     public SeasonPage season() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
         SeasonBrief brief = made.brief();
-        List<PlannedBatch> batches = made.planned().stream().map(graft -> batch(graft, made)).toList();
+        YardPlan yards = new YardPlan(brief, new Supply(brief), briefs.droneStartsMeant(brief));
+        List<PlannedBatch> batches = yards
+                .placedWhereOpen(made.planned().stream().map(graft -> batch(graft, made)).toList());
         PlanCheck check = PlanCheck.of(brief, batches);
         List<Standing> standings = new ArrayList<>();
         Map<String, QueenOrder> orders = new HashMap<>();
@@ -185,6 +191,7 @@ class SeasonController {
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, batches, deliveries)),
                 RatePools.table(made.learnt(), made.names()),
                 weakest(brief),
+                yards.uses(batches).stream().map(SeasonPlanView.YardUseView::of).toList(),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.means().nucs(),
                 brief.means().busyNucs().on(brief.today()));
     }

@@ -24,6 +24,7 @@ import vividcrown.core.season.plan.DroneStart;
 import vividcrown.core.season.plan.Promise;
 import vividcrown.core.season.plan.Relaxation;
 import vividcrown.core.season.plan.SeasonPlan;
+import vividcrown.core.season.plan.YardUse;
 import vividcrown.core.season.sheet.BuilderSheet;
 import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
@@ -42,11 +43,12 @@ import vividcrown.server.wire.SpanView;
  * @param waysOut what would help the demands that are not met, the most helpful first
  * @param hours work that the plan takes
  * @param droneStarts colonies to be given drone comb, the earliest first
+ * @param yards what the plan makes of each mating yard; empty if nobody asks where nucs stand
  */
 public record SeasonPlanView(boolean holds, List<BatchView> batches, List<PromiseView> promises,
         List<ChangeView> changes, List<WayOutView> waysOut, double hours, SearchView search, List<BandView> bands,
         List<BuilderSheetView> builders, List<DroneStartView> droneStarts, List<DroneSheetView> drones,
-        ShoppingView shopping) {
+        List<YardUseView> yards, ShoppingView shopping) {
 
     /**
      * @param breeder the mother's id
@@ -57,6 +59,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
      * @param grafter who grafts, if that is known
      * @param assumed how much of it comes through each step; left out where it is sent to be checked
      * @param days what it will be when; left out where it is sent to be checked
+     * @param at yards where its virgins are to mate, those with the most cells first; left out or empty if nobody asks where
      */
     public record BatchView(@NotNull LocalDate day, @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String builder,
             @NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String breeder, @Nullable String breederName,
@@ -65,21 +68,48 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
             @NotNull @Size(max = BuilderSchool.EXCEPTIONAL_LOAD) List<@Valid ShareView> shares, int spare,
             boolean locked, @Nullable String grafter,
             @Nullable List<ReasonView> assumed,
-            @Nullable BatchDays days) {
+            @Nullable BatchDays days, @Nullable @Size(max = SeasonAsked.MOST_YARDS) List<@Valid BatchAtYard> at) {
         static BatchView of(PlannedBatch batch, SeasonBrief brief, UnaryOperator<String> names) {
             return new BatchView(batch.day(), batch.builder(), batch.breeder(), names.apply(batch.breeder()),
                     batch.line(), batch.cups(),
                     batch.shares().stream()
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
                     batch.spare(), batch.locked(), batch.grafter().orElse(null),
-                    ReasonView.of(Assumed.of(brief, batch)), BatchDays.of(batch.day(), brief));
+                    ReasonView.of(Assumed.of(brief, batch)), BatchDays.of(batch.day(), brief),
+                    batch.at().stream().map(one -> new BatchAtYard(one.yard(), one.cells())).toList());
         }
 
         PlannedBatch batch() {
             return new PlannedBatch(day, builder, breeder, line, cups,
                     shares.stream().map(one -> new PlannedBatch.Share(one.demand(), one.cups(), one.delivery()))
                             .toList(),
-                    locked, Optional.ofNullable(grafter));
+                    locked, Optional.ofNullable(grafter),
+                    at == null
+                            ? List.of()
+                            : at.stream().map(one -> new PlannedBatch.At(one.yard(), one.cells())).toList());
+        }
+    }
+
+    /** @param cells of the batch that are meant for nucs there, about */
+    public record BatchAtYard(@NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String yard,
+            @Min(1) @Max(BuilderSchool.EXCEPTIONAL_LOAD) int cells) {
+    }
+
+    /**
+     * @param cells that are placed there, about
+     * @param most nucs that are taken there on one day
+     * @param nucs that stand there
+     * @param mating share of its virgins that will lay, 0–1; 0 if it takes none
+     * @param trips there and back
+     * @param hours of driving
+     * @param reasons why there, and what is wanting
+     */
+    public record YardUseView(String yard, int cells, int most, int nucs, double mating, int trips, double hours,
+            List<ReasonView> reasons) {
+        static YardUseView of(YardUse use) {
+            return new YardUseView(use.yard(), use.cells(), use.most(), use.nucs(),
+                    Math.round(use.mating() * 1000) / 1000.0, use.trips(), Math.round(use.hours() * 10) / 10.0,
+                    ReasonView.of(use.reasons()));
         }
     }
 
@@ -229,6 +259,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                 BuilderSheetView.of(BuilderSheet.of(brief, plan.batches())),
                 plan.droneStarts().stream().map(start -> DroneStartView.of(start, names)).toList(),
                 DroneSheetView.of(DroneSheet.of(brief, plan.batches(), plan.droneStarts()), names),
+                plan.yards().stream().map(YardUseView::of).toList(),
                 ShoppingView.of(Shopping.of(brief, plan.batches(), plan.deliveries())));
     }
 }

@@ -38,8 +38,13 @@ record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, Lis
      * @param ripe about so many are ripe that day
      * @param place of these that are worth a nuc
      * @param over that nobody would get the queen of
+     * @param at of those that are placed, how many at which yard; empty if nobody asks where
      */
-    record PlacingView(LocalDate day, String batch, int ripe, int place, int over, List<ReasonView> reasons) {
+    record PlacingView(LocalDate day, String batch, int ripe, int place, int over, List<CellsAtYard> at,
+            List<ReasonView> reasons) {
+    }
+
+    record CellsAtYard(String yard, int cells) {
     }
 
     /**
@@ -60,7 +65,9 @@ record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, Lis
                         .toList(),
                 week.steps().stream().filter(WeekAhead.Places.class::isInstance).map(WeekAhead.Places.class::cast)
                         .map(one -> new PlacingView(one.day(), one.batch(), one.ripe(), one.place(),
-                                one.over(), ReasonView.of(one.reasons())))
+                                one.over(),
+                                one.at().stream().map(there -> new CellsAtYard(there.yard(), there.cells())).toList(),
+                                ReasonView.of(one.reasons())))
                         .toList(),
                 week.orders().stream()
                         .map(one -> new WeekOrderView(one.demand().id(), one.demand().product(), one.demand().count(),

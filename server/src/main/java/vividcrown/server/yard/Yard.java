@@ -47,14 +47,31 @@ public interface Yard {
     /** What is to be kept to here, empty if nothing. */
     String rules();
 
+    /** Lines whose virgins are to mate here, empty if none in particular. */
+    Set<String> matingLines();
+
+    /** There and back, minutes, if somebody said. */
+    Optional<Integer> driveMinutes();
+
     Optional<LocalDate> closedOn();
 
     /** What bees found there, as somebody said last. */
     Optional<YardFold.FlowNoted> flowSaid();
 
+    int MOST_RECKONED_MINUTES = 600;
+
     /** As the bees fly. */
     default double kilometresTo(Yard other) {
         return Distance.metres(latitude(), longitude(), other.latitude(), other.longitude()) / 1000;
+    }
+
+    /**
+     * There and back, minutes: as somebody said, or else reckoned from the distance to another yard, on roads half as long again at 40 km an hour
+     * (from memory of upland roads).
+     */
+    default int driveMinutesFrom(Yard home) {
+        return driveMinutes().orElseGet(() -> Math.min(MOST_RECKONED_MINUTES,
+                (int) (5 * Math.round(2 * kilometresTo(home) * 1.5 / 40 * 60 / 5))));
     }
 
     /** Seasons are half a year apart from those of the north. */

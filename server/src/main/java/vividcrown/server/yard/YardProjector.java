@@ -45,6 +45,7 @@ class YardProjector implements Projector {
                 DeedKind.of("YARD_CLIMATE_SAID", YardDeed.ClimateSaid.class).ofOwner(),
                 DeedKind.of("YARD_STATION_SWITCHED", YardDeed.StationSwitched.class).ofOwner(),
                 DeedKind.of("YARD_SITE_DESCRIBED", YardDeed.SiteDescribed.class),
+                DeedKind.of("YARD_MATING_SAID", YardDeed.MatingSaid.class).ofOwner(),
                 DeedKind.of("YARD_FLOW_SAID", YardDeed.FlowSaid.class),
                 DeedKind.of("YARD_WEATHER_NOTED", YardDeed.WeatherNoted.class).through(YardProjector::noted));
     }

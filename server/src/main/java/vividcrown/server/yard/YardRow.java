@@ -41,6 +41,8 @@ class YardRow implements Yard {
     private boolean stationOn;
     private List<String> conditions;
     private String rules;
+    private List<String> matingLines;
+    private @Nullable Integer driveMinutes;
     @Enumerated(EnumType.STRING)
     private @Nullable Flow flow;
     private @Nullable LocalDate flowOn;
@@ -68,6 +70,8 @@ class YardRow implements Yard {
         this.stationOn = state.stationOn();
         this.conditions = state.conditions().stream().map(SiteCondition::name).sorted().toList();
         this.rules = state.rules();
+        this.matingLines = state.mating().map(said -> said.lines().stream().sorted().toList()).orElse(List.of());
+        this.driveMinutes = state.mating().flatMap(YardDeed.MatingSaid::driveMinutes).orElse(null);
         this.closedOn = state.closedOn().orElse(null);
     }
 
@@ -139,6 +143,16 @@ class YardRow implements Yard {
     @Override
     public String rules() {
         return rules;
+    }
+
+    @Override
+    public Set<String> matingLines() {
+        return Set.copyOf(matingLines);
+    }
+
+    @Override
+    public Optional<Integer> driveMinutes() {
+        return Optional.ofNullable(driveMinutes);
     }
 
     @Override

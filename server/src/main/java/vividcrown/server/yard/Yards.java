@@ -19,6 +19,11 @@ public interface Yards extends Repository<YardRow, UUID> {
         return findAll().stream().collect(Collectors.toMap(Yard::id, Function.identity()));
     }
 
+    /** Where one sets out from: the first open yard of the walk; empty if there is none. */
+    default Optional<Yard> home() {
+        return inWalkingOrder().stream().filter(yard -> yard.closedOn().isEmpty()).findFirst();
+    }
+
     default List<Yard> inWalkingOrder() {
         return findAll().stream().sorted(Comparator.comparingInt(Yard::walkOrder).thenComparing(Yard::name)).toList();
     }

@@ -12,9 +12,15 @@ import java.util.Optional;
  * @param lineAsked somebody asks for that line by name: then it mates only where it may
  * @param mother as the season knows her, if known: her sons should not meet her daughters
  * @param stays how many of them stay until when
+ * @param queenMinutes what a queen more of it is worth, in minutes of work
  */
 public record Lot(LocalDate graft, Optional<String> line, boolean lineAsked, Optional<String> mother,
-        List<Stay> stays) {
+        List<Stay> stays, int queenMinutes) {
+
+    /** What raising another takes. */
+    public static final int RAISING_MINUTES = 60;
+    /** She is wanting for an order that does not hold without her. */
+    public static final int WANTED_MINUTES = 600;
 
     /** @param until the day on which their queens are caught */
     public record Stay(int cells, LocalDate until) {

@@ -33,8 +33,6 @@ public final class YardChoice {
 
     /** Costs are tenths of a minute. */
     private static final int TENTHS = 10;
-    /** A queen that is not got for want of the better yard: what raising her takes. */
-    private static final int QUEEN_MINUTES = 60;
     /** A cell where its line is not wished, though nobody asks for that line. */
     private static final int NOT_WISHED_MINUTES = 5;
     /** A cell whose brothers fly at that yard. */
@@ -137,7 +135,7 @@ public final class YardChoice {
             if (!isWished && one.lineAsked()) {
                 model.addEquality(cells[lot][yard], 0);
             }
-            double minutes = QUEEN_MINUTES * (best - mates(one, there)) + (isWished ? 0 : NOT_WISHED_MINUTES)
+            double minutes = one.queenMinutes() * (best - mates(one, there)) + (isWished ? 0 : NOT_WISHED_MINUTES)
                     + (isBrothersYard(one, there) ? RELATED_MINUTES : 0);
             cost.addTerm(cells[lot][yard], Math.round(TENTHS * minutes));
         }

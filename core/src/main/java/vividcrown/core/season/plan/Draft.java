@@ -6,6 +6,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
@@ -25,6 +27,12 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
 
     boolean allHold() {
         return IntStream.range(0, groups.size()).allMatch(at -> state(at) == Promise.State.HOLDS);
+    }
+
+    /** Demands that do not hold, or only late. */
+    Set<String> wanting() {
+        return states().entrySet().stream().filter(one -> one.getValue() != Promise.State.HOLDS)
+                .map(one -> one.getKey().id()).collect(Collectors.toSet());
     }
 
     /** Where a demand's group is. */

@@ -4,7 +4,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
+import java.util.function.UnaryOperator;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import vividcrown.core.odds.Circumstance;
@@ -32,7 +34,10 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
     private static final double MAY_BE_LESS = 0.2;
 
     static Drafts of(SeasonBrief brief) {
-        Supply supply = new Supply(brief);
+        return of(brief, new Supply(brief));
+    }
+
+    private static Drafts of(SeasonBrief brief, Supply supply) {
         return of(new RecipeBook(brief, PromiseGroup.of(brief.demands(), brief.today()), supply));
     }
 
@@ -46,6 +51,9 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     /** @param draft of these */
     record Begun(Drafts drafts, Draft draft) {
+        double weighed() {
+            return drafts.weighed(draft);
+        }
     }
 
     /**
@@ -61,9 +69,17 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
             if (apart.groups().size() == groups().size()) {
                 return together;
             }
-            return apart.first(effort.half(), watch).filter(one -> apart.weighed(one.draft()) < weighed(begun.draft()))
+            return apart.first(effort.half(), watch).filter(one -> one.weighed() < begun.weighed())
                     .or(() -> together);
         });
+    }
+
+    /**
+     * The same season, counting on no better yards than there are on average: where many want the best yards at once, recipes that count on
+     * them give too few.
+     */
+    Drafts evenly() {
+        return of(brief(), supply().evenly());
     }
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {
@@ -150,12 +166,24 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
             solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
         }
         YardPlan yards = new YardPlan(brief(), supply(), parents.droneStarts());
-        List<PlannedBatch> placed = yards.placed(parents.batches());
-        Outcome outcome = Outcome.of(brief(), supply(), groups(), running, placed);
-        // with fewer cups there may be room at a better yard
-        List<PlannedBatch> fitted = yards.placed(Fitting.fit(brief(), supply(), outcome, aims, placed));
-        return new Draft(groups(), recipes, solution, fitted, parents.droneStarts(),
-                Outcome.of(brief(), supply(), groups(), running, fitted));
+        Function<List<PlannedBatch>, Draft> draft = batches -> new Draft(groups(), recipes, solution,
+                batches.stream().map(yards::counted).toList(), parents.droneStarts(),
+                Outcome.of(brief(), supply(), groups(), running, batches));
+        UnaryOperator<List<PlannedBatch>> fit = placed -> Fitting.fit(brief(), supply(),
+                Outcome.of(brief(), supply(), groups(), running, placed), aims, placed);
+        Draft usual = draft.apply(fit.apply(yards.placed(parents.batches(), Set.of())));
+        if (brief().means().yards().size() < 2) {
+            return usual;
+        }
+        // with other cups another yard may be the better one; and what is wanting is worth a longer way
+        Draft again = draft.apply(yards.placed(usual.batches(), Set.of()));
+        Draft better = weighed(again) < weighed(usual) ? again : usual;
+        Set<String> wanting = better.wanting();
+        if (wanting.isEmpty()) {
+            return better;
+        }
+        Draft further = draft.apply(fit.apply(yards.placed(parents.batches(), wanting)));
+        return weighed(further) < weighed(better) ? further : better;
     }
 
     double hours(Draft draft) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
 import vividcrown.core.season.BreederQueen;
@@ -64,6 +65,18 @@ record Promises(RecipeBook book) {
         return group.product().losses().size() > 3;
     }
 
+    /** In spring the weather gets better from week to week, in autumn worse, wherever in the world that is; at some places it never is good. */
+    private String gamble(LocalDate graft, Optional<String> line) {
+        boolean neverGood = IntStream.rangeClosed(-26, 26)
+                .allMatch(weeks -> book.supply().matingWeather(graft.plusWeeks(weeks), line) < GAMBLE);
+        if (neverGood) {
+            return "plan.gamble.place";
+        }
+        boolean warmsUp = book.supply().matingWeather(graft.plusWeeks(3), line) > book.supply()
+                .matingWeather(graft.minusWeeks(3), line);
+        return warmsUp ? "plan.gamble.spring" : "plan.gamble";
+    }
+
     /** Why it does not hold: no day left, no mother, or what would make it hold. */
     private List<Reason> whyNot(PromiseGroup group, List<Recipe> all, List<SeasonPlan.WayOut> waysOut) {
         List<Reason> why = new ArrayList<>();
@@ -94,7 +107,8 @@ record Promises(RecipeBook book) {
         }
         double weather = book.supply().matingWeather(lastGraft, group.line());
         if (mates(group) && weather < GAMBLE) {
-            why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.gamble",
+            why.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"),
+                    gamble(lastGraft, group.line()),
                     Math.round(weather * 100) + " %"));
         }
         waysOut.stream().filter(way -> group.demands().stream().anyMatch(one -> way.helps().contains(one.id())))

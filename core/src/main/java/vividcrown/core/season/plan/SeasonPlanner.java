@@ -79,6 +79,11 @@ public final class SeasonPlanner {
         Drafts.Begun begun = Drafts.of(brief)
                 .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
+        if (brief.means().yards().size() > 1 && !begun.draft().allHold()) {
+            Optional<Drafts.Begun> evenly = Drafts.of(brief).evenly()
+                    .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst() / 2, deadline), watch);
+            begun = evenly.isPresent() && evenly.get().weighed() < begun.weighed() ? evenly.get() : begun;
+        }
         Drafts drafts = begun.drafts();
         Draft draft = begun.draft();
         watch.secondsBefore += draft.solution().seconds();

@@ -10,10 +10,13 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -35,7 +38,7 @@ final class WaysOut {
     /** Orders said no to for a trial, the least important first. */
     private static final int MOST_NOES = 6;
     /** Of an order, the largest first. */
-    private static final List<Double> PARTS = List.of(0.75, 0.5, 0.25);
+    private static final List<Double> PARTS = List.of(0.75, 0.5, 0.25, 0.1);
     private static final int BUILDERS_THOUGHT_OF = 8;
     private static final int THEIR_LOAD = 30;
     private static final Set<Relaxation> TRIED = EnumSet.of(Relaxation.NUCS, Relaxation.BUILDERS, Relaxation.HOURS,
@@ -226,7 +229,21 @@ final class WaysOut {
         }
         return Optional.of(SeasonPlan.WayOut.of(kind, amount, compared.gains(), compared.loses(),
                 more.hours(then) - drafts.hours(draft),
-                Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", compared.gains()))));
+                kind == Relaxation.NUCS
+                        ? nucs(amount, compared.gains())
+                        : Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", compared.gains()))));
+    }
+
+    /** Nucs for lines that mate at some yards only are wanted there. */
+    private Sentence nucs(int amount, List<String> gains) {
+        Set<Optional<String>> lines = gains.stream().map(id -> drafts.groups().get(draft.indexOf(id)).line())
+                .collect(Collectors.toSet());
+        Set<String> where = lines.stream().flatMap(line -> drafts.brief().means().yardsFor(line).stream())
+                .map(MatingYard::id).collect(Collectors.toCollection(TreeSet::new));
+        boolean anywhere = lines.contains(Optional.empty()) || where.size() == drafts.brief().means().yards().size();
+        return anywhere
+                ? Sentence.of("plan.wayOut.NUCS", amount, String.join(", ", gains))
+                : Sentence.of("plan.wayOut.NUCS.at", amount, String.join(", ", gains), String.join(", ", where));
     }
 
     /** Of orders of which nothing can be promised as they stand, a part: the largest that is kept without anybody losing by it. */
@@ -236,7 +253,8 @@ final class WaysOut {
             for (Demand demand : drafts.groups().get(at).demands()) {
                 boolean known = told.stream()
                         .anyMatch(way -> way.kind() == Relaxation.FEWER && way.helps().contains(demand.id()));
-                if (!known && draft.daysLate(demand) == 0 && drafts.book().lineIsThere(drafts.groups().get(at))) {
+                if (!known && draft.daysLate(demand) == 0 && drafts.book().lineIsThere(drafts.groups().get(at))
+                        && drafts.book().yardIsThere(drafts.groups().get(at))) {
                     PARTS.stream().map(part -> (int) (demand.count() * part)).filter(count -> count > 0).distinct()
                             .filter(count -> mayAsk() && holdsAs(demand, count)).findFirst()
                             .ifPresent(count -> ways.add(told(Relaxation.FEWER, count, demand,

@@ -29,7 +29,7 @@ import vividcrown.core.season.mating.YardChoice;
 import vividcrown.core.season.supply.Supply;
 
 /** Chooses the yards of a plan's batches, and tells what it makes of each yard. */
-final class YardPlan {
+public final class YardPlan {
 
     private static final int TOGETHER_DAYS = 7;
     /** Below this a virgin started there is a gamble. */
@@ -41,7 +41,7 @@ final class YardPlan {
     private final List<DroneColony> drones;
 
     /** @param starts colonies that the plan gives drone comb */
-    YardPlan(SeasonBrief brief, Supply supply, List<DroneStart> starts) {
+    public YardPlan(SeasonBrief brief, Supply supply, List<DroneStart> starts) {
         this.brief = brief;
         this.supply = supply;
         brief.demands().forEach(one -> demands.put(one.id(), one));
@@ -55,15 +55,19 @@ final class YardPlan {
                 start.firstGraft().plusDays(brief.flightsAfter()), reaches);
     }
 
-    /** The same batches, each told where its cells go; unchanged if nobody asks where. */
-    List<PlannedBatch> placed(List<PlannedBatch> batches) {
+    /**
+     * The same batches, each told where its cells go; unchanged if nobody asks where.
+     *
+     * @param wanting demands that do not hold: whatever is for them goes where most will lay, however far it is
+     */
+    List<PlannedBatch> placed(List<PlannedBatch> batches, Set<String> wanting) {
         if (brief.means().yards().isEmpty()) {
             return batches;
         }
         List<Integer> ofQueens = IntStream.range(0, batches.size()).boxed()
-                .filter(at -> lot(batches.get(at)).cells() > 0).toList();
+                .filter(at -> lot(batches.get(at), wanting).cells() > 0).toList();
         List<List<PlannedBatch.At>> chosen = YardChoice.of(brief, supply,
-                ofQueens.stream().map(at -> lot(batches.get(at))).toList(), drones);
+                ofQueens.stream().map(at -> lot(batches.get(at), wanting)).toList(), drones);
         List<PlannedBatch> placed = new ArrayList<>(batches);
         for (int index = 0; index < ofQueens.size(); index++) {
             placed.set(ofQueens.get(index), batches.get(ofQueens.get(index)).with(chosen.get(index)));
@@ -71,7 +75,14 @@ final class YardPlan {
         return placed;
     }
 
-    private Lot lot(PlannedBatch batch) {
+    /** With so many cells at each yard as the batch has now, shared out as it was. */
+    PlannedBatch counted(PlannedBatch batch) {
+        int cells = lot(batch, Set.of()).cells();
+        return batch.with(batch.sharedOut(cells).stream()
+                .map(one -> new PlannedBatch.At(one.getKey(), one.getValue())).toList());
+    }
+
+    private Lot lot(PlannedBatch batch, Set<String> wanting) {
         List<Lot.Stay> stays = new ArrayList<>();
         boolean lineAsked = false;
         double upToHere = 0;
@@ -84,7 +95,10 @@ final class YardPlan {
             lineAsked |= Objects.requireNonNull(demands.get(share.demand())).line().isPresent();
             stays.add(new Lot.Stay(cells, share.delivery()));
         }
-        return new Lot(batch.day(), Optional.of(batch.line()), lineAsked, Optional.of(batch.breeder()), stays);
+        return new Lot(batch.day(), Optional.of(batch.line()), lineAsked, Optional.of(batch.breeder()), stays,
+                queens(batch).stream().anyMatch(share -> wanting.contains(share.demand()))
+                        ? Lot.WANTED_MINUTES
+                        : Lot.RAISING_MINUTES);
     }
 
     private List<PlannedBatch.Share> queens(PlannedBatch batch) {
@@ -93,8 +107,13 @@ final class YardPlan {
                 .toList();
     }
 
+    /** The same where nobody has said it yet: grafts that were planned by hand, or long ago. */
+    public List<PlannedBatch> placedWhereOpen(List<PlannedBatch> batches) {
+        return batches.stream().allMatch(batch -> batch.at().isEmpty()) ? placed(batches, Set.of()) : batches;
+    }
+
     /** By yard, as they were given. */
-    List<YardUse> uses(List<PlannedBatch> batches) {
+    public List<YardUse> uses(List<PlannedBatch> batches) {
         Workload workload = new Workload(brief, supply, batches);
         return brief.means().yards().stream().map(yard -> use(yard, batches, workload)).toList();
     }
@@ -127,7 +146,10 @@ final class YardPlan {
     private List<Reason> reasons(MatingYard yard, TreeMap<LocalDate, Double> virgins, Set<String> lines) {
         List<Reason> reasons = new ArrayList<>();
         yard.lines().stream().sorted().forEach(line -> reasons.add(Reason.of(Source.derived("the lines wished there"),
-                lines.contains(line) ? "plan.yard.wished" : "plan.yard.kept", line)));
+                lines.contains(line)
+                        ? "plan.yard.wished"
+                        : lines.isEmpty() ? "plan.yard.kept" : "plan.yard.lent",
+                line)));
         virgins.keySet().stream().min((one, two) -> Double.compare(supply.matingWeatherAt(yard.id(), one),
                 supply.matingWeatherAt(yard.id(), two))).ifPresent(worst -> {
                     double weather = supply.matingWeatherAt(yard.id(), worst);

@@ -229,7 +229,7 @@ public final class RecipeFinder {
 
     private Optional<Recipe> smallest(PromiseGroup group, Yield base, LocalDate delivery, int delay,
             List<LocalDate> days, double assurance, int most) {
-        double through = supply.through(group.product(), group.line(), days.getFirst(),
+        double through = supply.through(group.product(), Supply.Virgins.of(group), days.getFirst(),
                 handedOverOn(group, delivery, days.getFirst()));
         boolean hopeless = assurance >= 0.5
                 && (group.count() - base.mean()) / Math.max(0.001, through) > most * HOPELESS;
@@ -276,7 +276,7 @@ public final class RecipeFinder {
 
     private Yield ofDay(PromiseGroup group, LocalDate delivery, List<LocalDate> days, int index, int cups) {
         LocalDate day = days.get(index);
-        return supply.yield(group.product(), group.line(), day, handedOverOn(group, delivery, day),
+        return supply.yield(group.product(), Supply.Virgins.of(group), day, handedOverOn(group, delivery, day),
                 share(cups, days.size(), index));
     }
 

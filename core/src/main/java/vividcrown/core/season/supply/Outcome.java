@@ -11,6 +11,7 @@ import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
 import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
@@ -79,7 +80,7 @@ public final class Outcome {
                 "what is on its way, by its own losses"), "plan.running", share.alive(), share.batch().id())));
         for (Map.Entry<Delivery, List<Supply.Part>> one : parts.entrySet()) {
             LocalDate graft = one.getKey().graft();
-            reasons.addAll(becauseOf(group, graft, one.getValue().stream().mapToInt(Supply.Part::cups).sum()));
+            reasons.addAll(becauseOf(group, graft, one.getValue()));
             if (isInTime(group, graft, one.getKey().day())) {
                 all = all.plus(supply.yield(group.product(), graft, one.getKey().day(), one.getValue()));
             }
@@ -120,13 +121,19 @@ public final class Outcome {
         return parts;
     }
 
-    private List<Reason> becauseOf(PromiseGroup group, LocalDate graft, int cups) {
+    private List<Reason> becauseOf(PromiseGroup group, LocalDate graft, List<Supply.Part> parts) {
+        int cups = parts.stream().mapToInt(Supply.Part::cups).sum();
+        double weather = parts.stream()
+                .mapToDouble(part -> part.cups() * part.around().get(Circumstance.YARD)
+                        .map(yard -> supply.matingWeatherAt(yard, graft))
+                        .orElseGet(() -> supply.matingWeather(graft, group.line())))
+                .sum() / Math.max(1, cups);
         List<Reason> because = new ArrayList<>();
         because.add(Reason.of(Source.derived("the smallest number that does, by the exact distribution"), "plan.graft",
                 cups, graft));
         if (group.product().losses().size() > 3) {
             because.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"), "plan.weather",
-                    Math.round(supply.matingWeather(graft, group.line()) * 100) + " %"));
+                    Math.round(weather * 100) + " %"));
         }
         return because;
     }

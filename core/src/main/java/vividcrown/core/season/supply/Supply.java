@@ -3,6 +3,7 @@ package vividcrown.core.season.supply;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -10,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.ToIntFunction;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingChance;
@@ -24,6 +26,7 @@ import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Backward;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.time.DaySpan;
@@ -37,6 +40,9 @@ public final class Supply {
     private static final double HARDLY_ANY = 0.002;
 
     private final SeasonBrief brief;
+    private final boolean evenly;
+    /** Of whom nothing is known. */
+    private final Virgins most;
     private final LateOdds late;
     private final int emergence;
     private final int flatBrood;
@@ -49,13 +55,34 @@ public final class Supply {
     private record Flights(LocalDate graft, Optional<String> yard) {
     }
 
-    private record Placed(LossStep step, LocalDate graft, Around around, Optional<String> line) {
+    private record Placed(LossStep step, LocalDate graft, Around around, List<Map.Entry<String, Double>> where) {
     }
 
-    private record Begun(LocalDate graft, int cups, int steps) {
+    private record Begun(LocalDate graft, int cups, int steps, List<Map.Entry<String, Double>> where) {
     }
 
-    private record Asked(Product product, Optional<String> line, LocalDate graft, LocalDate delivery, int cups) {
+    private record Asked(Product product, LocalDate graft, LocalDate delivery, int cups,
+            List<Map.Entry<String, Double>> where) {
+    }
+
+    /**
+     * Virgins to come of which nobody has said yet where they mate.
+     *
+     * @param line that is asked for, which may say where
+     * @param many how many about want a nuc at a time
+     */
+    public record Virgins(Optional<String> line, int many) {
+
+        /** Of queens that are wanted, so many times cells are placed, about. */
+        private static final double CELLS_A_QUEEN = 1.5;
+
+        public static Virgins of(PromiseGroup group) {
+            return of(group.line(), group.count());
+        }
+
+        public static Virgins of(Optional<String> line, int queens) {
+            return new Virgins(line, (int) Math.ceil(CELLS_A_QUEEN * queens));
+        }
     }
 
     /** What shares its luck. */
@@ -75,8 +102,17 @@ public final class Supply {
         }
     }
 
+    /** Virgins are taken to go to the best yards that have nucs for them. */
     public Supply(SeasonBrief brief) {
+        this(brief, false);
+    }
+
+    private Supply(SeasonBrief brief, boolean evenly) {
         this.brief = brief;
+        this.evenly = evenly;
+        this.most = Virgins.of(Optional.empty(), brief.demands().stream()
+                .filter(one -> SupplyKind.of(one.product()) == SupplyKind.QUEENS).mapToInt(Demand::count).max()
+                .orElse(1));
         this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
         this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions())
                 .likelyDay();
@@ -141,34 +177,64 @@ public final class Supply {
         return where.size() == 1 ? usual().with(Circumstance.YARD, where.getFirst().id()) : usual();
     }
 
-    /** Belief about one step of a graft, without the time its queens have. */
-    public Rate rate(LossStep step, LocalDate graft, Around around) {
-        return rate(step, graft, around, Optional.empty());
+    /** The same season, if virgins go wherever nucs are: what orders that want the same yards count on. */
+    public Supply evenly() {
+        return new Supply(brief, true);
     }
 
-    /** @param line of its virgins, which says where they may mate if it is not known where they do */
-    private Rate rate(LossStep step, LocalDate graft, Around around, Optional<String> line) {
-        return rates.computeIfAbsent(new Placed(step, graft, around, line), _ -> {
+    /** Belief about one step of a graft, without the time its queens have. */
+    public Rate rate(LossStep step, LocalDate graft, Around around) {
+        return rate(step, graft, around, where(most, graft, around));
+    }
+
+    private Rate rate(LossStep step, LocalDate graft, Around around, List<Map.Entry<String, Double>> where) {
+        return rates.computeIfAbsent(new Placed(step, graft, around, where), _ -> {
             Around known = around.with(Circumstance.MONTH, graft.getMonth().name());
-            return step == LossStep.MATING ? mating(graft, known, line) : brief.expected().rates().at(step, known);
+            return step == LossStep.MATING ? mating(graft, known, where) : brief.expected().rates().at(step, known);
         });
     }
 
     /**
-     * In each kind of weather it has its own belief, and so at each yard where they may mate, by the nucs that stand there; together they are
-     * a Beta with the same mean and variance.
+     * Where virgins will mate of which nobody has said it, each yard with its share: the best yards first, as far as nucs are free there when
+     * their cells are ripe. Empty if it is known, or if nobody asks.
      */
-    private Rate mating(LocalDate graft, Around around, Optional<String> line) {
-        List<MatingYard> where = around.get(Circumstance.YARD).isPresent()
+    private List<Map.Entry<String, Double>> where(Virgins virgins, LocalDate graft, Around around) {
+        List<MatingYard> open = around.get(Circumstance.YARD).isPresent()
                 ? List.of()
-                : brief.means().yardsFor(line).stream().filter(yard -> yard.nucs() > 0).toList();
+                : brief.means().yardsFor(virgins.line()).stream().filter(yard -> yard.nucs() > 0).toList();
+        LocalDate ripe = graft.plusDays(brief.ripeAfter());
+        boolean allTaken = open.stream().allMatch(yard -> yard.freeNucs(ripe) == 0);
+        ToIntFunction<MatingYard> room = yard -> allTaken ? yard.nucs() : yard.freeNucs(ripe);
+        int all = open.stream().mapToInt(room).sum();
+        List<MatingYard> best = evenly || open.size() < 2
+                ? open
+                : open.stream().sorted(Comparator.comparingDouble(
+                        yard -> -mating(graft, around, List.of(Map.entry(yard.id(), 1.0))).mean())).toList();
+        int together = evenly ? all : Math.min(all, Math.max(1, virgins.many()));
+        List<Map.Entry<String, Double>> shares = new ArrayList<>();
+        int left = together;
+        for (MatingYard yard : best) {
+            int here = Math.min(left, room.applyAsInt(yard));
+            if (here > 0) {
+                shares.add(Map.entry(yard.id(), (double) here / together));
+            }
+            left -= here;
+        }
+        return shares;
+    }
+
+    /**
+     * In each kind of weather it has its own belief, and so at each yard; together they are a Beta with the same mean and variance.
+     *
+     * @param where the yards where they mate; empty if it is known of what surrounds them, or nobody asks
+     */
+    private Rate mating(LocalDate graft, Around around, List<Map.Entry<String, Double>> where) {
         double mean = 0;
         double square = 0;
-        double nucs = where.stream().mapToInt(MatingYard::nucs).sum();
         List<Map.Entry<Around, Double>> places = where.isEmpty()
                 ? List.of(Map.entry(around, 1.0))
-                : where.stream().map(yard -> Map.entry(around.with(Circumstance.YARD, yard.id()), yard.nucs() / nucs))
-                        .toList();
+                : where.stream()
+                        .map(one -> Map.entry(around.with(Circumstance.YARD, one.getKey()), one.getValue())).toList();
         for (Map.Entry<Around, Double> place : places) {
             Flights flights = new Flights(graft, place.getKey().get(Circumstance.YARD));
             for (Map.Entry<MatingWeather, Double> kind : weatherOf(flights).entrySet()) {
@@ -188,15 +254,15 @@ public final class Supply {
     /** Beliefs about its losses, those that are passed left out. */
     public List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed,
             Around around) {
-        return steps(product, Optional.empty(), graft, delivery, passed, around);
+        return steps(product, graft, delivery, passed, around, where(most, graft, around));
     }
 
-    private List<Rate> steps(Product product, Optional<String> line, LocalDate graft, LocalDate delivery,
-            List<LossStep> passed, Around around) {
+    private List<Rate> steps(Product product, LocalDate graft, LocalDate delivery, List<LossStep> passed,
+            Around around, List<Map.Entry<String, Double>> where) {
         List<Rate> steps = new ArrayList<>();
         for (LossStep step : product.losses()) {
             if (!passed.contains(step)) {
-                Rate rate = rate(step, graft, around, line);
+                Rate rate = rate(step, graft, around, where);
                 steps.add(step == LossStep.MATING ? scaled(rate, laying(product, graft, delivery)) : rate);
             }
         }
@@ -216,12 +282,13 @@ public final class Supply {
         return Rate.of(mean * weight, (1 - mean) * weight);
     }
 
-    /** Of a graft of which nothing is known but its day and, if it matters, its line. */
-    public Yield yield(Product product, Optional<String> line, LocalDate graft, LocalDate delivery, int cups) {
-        return yields.computeIfAbsent(new Asked(product, line, graft, delivery, cups), _ -> {
-            List<Rate> steps = steps(product, line, graft, delivery, List.of(), usual());
+    /** Of a graft of which nothing is known but its day, and for whom it is. */
+    public Yield yield(Product product, Virgins virgins, LocalDate graft, LocalDate delivery, int cups) {
+        List<Map.Entry<String, Double>> where = where(virgins, graft, usual());
+        return yields.computeIfAbsent(new Asked(product, graft, delivery, cups, where), _ -> {
+            List<Rate> steps = steps(product, graft, delivery, List.of(), usual(), where);
             // up to the virgin it is the same for every day of delivery
-            Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1),
+            Yield early = beforeLast.computeIfAbsent(new Begun(graft, cups, steps.size() - 1, where),
                     _ -> Yield.ofBatch(cups, steps.subList(0, steps.size() - 1)));
             return early.through(steps.getLast());
         });
@@ -261,9 +328,10 @@ public final class Supply {
     }
 
     /** Share of so many cups that comes through to that delivery, on average. */
-    public double through(Product product, Optional<String> line, LocalDate graft, LocalDate delivery) {
-        return steps(product, line, graft, delivery, List.of(), usual()).stream().mapToDouble(Rate::mean).reduce(1,
-                (one, two) -> one * two);
+    public double through(Product product, Virgins virgins, LocalDate graft, LocalDate delivery) {
+        return steps(product, graft, delivery, List.of(), usual(), where(virgins, graft, usual())).stream()
+                .mapToDouble(Rate::mean).reduce(1,
+                        (one, two) -> one * two);
     }
 
     /** Cells that are ripe and sound out of so many cups, on average, rounded up. */

@@ -138,7 +138,9 @@ public final class Ahead {
             boolean whileBusy = last.isAfter(brief.today()) && builders.isBusy(brief.today(), last);
             if (order.kind() != SupplyKind.QUEENS && whileBusy && timing.hasMother(order.demand().line())) {
                 double cups = SAFELY * order.demand().count()
-                        / supply.through(order.product(), order.demand().line(), brief.today(), order.day());
+                        / supply.through(order.product(),
+                                Supply.Virgins.of(order.demand().line(), order.demand().count()), brief.today(),
+                                order.day());
                 kept += (int) Math.ceil(cups / usualLoad) * usualLoad;
             }
         }

@@ -9,15 +9,21 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
 import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
+import vividcrown.core.season.Means;
+import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.mating.Lot;
+import vividcrown.core.season.mating.YardChoice;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.Yield;
 
@@ -36,6 +42,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     private static final double SENSIBLE = 0.8;
     /** Cups more or fewer: with less the takes change nothing. */
     private static final int WORTH_SAYING = 3;
+    /** After the first day on which a queen can be had she is caught, on average. */
+    private static final int CAUGHT_AFTER_DAYS = 4;
     private static final double FEW = 0.05;
     private static final double MANY = 0.95;
 
@@ -70,10 +78,12 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
      * @param ripe that are expected, or counted
      * @param place that are worth a nuc
      * @param over that nobody is to get, however many nucs there are: to be sold in time, or culled
+     * @param at of those that are placed, how many at which yard; empty if nobody asks where
      */
-    public record Places(LocalDate day, String batch, int ripe, int place, int over,
+    public record Places(LocalDate day, String batch, int ripe, int place, int over, List<PlannedBatch.At> at,
             List<Reason> reasons) implements Step {
         public Places {
+            at = List.copyOf(at);
             reasons = List.copyOf(reasons);
         }
     }
@@ -158,7 +168,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 notes.add(Reason.of(Source.derived("chance of two fit afternoons, emergence + 5 to + 21"),
                         "week.noMating", day, Math.round(100 * weather) + " %", Math.round(missing)));
             }
-            double cups = missing / supply.through(Product.MATED_QUEENS, Optional.empty(), day,
+            double cups = missing / supply.through(Product.MATED_QUEENS,
+                    Supply.Virgins.of(Optional.empty(), (int) Math.ceil(missing)), day,
                     timing.mostBy(Product.MATED_QUEENS, day));
             if (weather >= SENSIBLE && builders.cups(day) < cups) {
                 notes.add(Reason.of(Source.derived("loads of the builders that are free"), "week.buildersShort", day,
@@ -288,7 +299,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             }
             Product product = served.getFirst().product();
             double ripe = supply.ripeOnAverage(day, graft.cups(), supply.usual());
-            double through = supply.through(product, graft.line(), day, timing.mostBy(product, day));
+            double through = supply.through(product, new Supply.Virgins(graft.line(), graft.place()), day,
+                    timing.mostBy(product, day));
             boolean queens = graft.kind() == SupplyKind.QUEENS;
             double come = graft.cups() * through * (queens ? Math.min(1, graft.place() / Math.max(1, ripe)) : 1);
             reasons.add(Reason.of(Source.derived("the losses of every step, on average"), "week.comes",
@@ -313,6 +325,9 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 return;
             }
             Map<LocalDate, Integer> placed = new HashMap<>();
+            Map<Set<String>, Integer> placedAt = new HashMap<>();
+            List<Places> here = new ArrayList<>();
+            List<Lot> lots = new ArrayList<>();
             for (Stock stock : List.copyOf(stocks)) {
                 LocalDate ripeOn = stock.graft().plusDays(brief.ripeAfter());
                 boolean thisWeek = !ripeOn.isBefore(brief.today()) && ripeOn.isBefore(brief.today().plusDays(DAYS));
@@ -329,8 +344,16 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 }
                 int cells = (int) Math.round(ripe);
                 // of the day before: on the day itself these very cells may be counted as taking theirs
-                int nucs = Math.max(0,
-                        brief.means().freeNucs(ripeOn.minusDays(1)) - placed.getOrDefault(ripeOn, 0));
+                boolean lineAsked = stock.line().isPresent()
+                        && brief.demands().stream().anyMatch(one -> one.line().equals(stock.line()));
+                Set<String> where = lineAsked
+                        ? Means.names(brief.means().yardsFor(stock.line()))
+                        : Means.names(brief.means().yards());
+                int free = brief.means().freeNucs(ripeOn.minusDays(1)) - placed.getOrDefault(ripeOn, 0);
+                int nucs = Math.max(0, brief.means().yards().isEmpty()
+                        ? free
+                        : Math.min(free, brief.means().freeNucs(ripeOn.minusDays(1), where)
+                                - placedAt.getOrDefault(where, 0)));
                 int worthIt = ahead(brief.today(), stocks).place(stock, brief.today());
                 int wanted = Math.min(cells, worthIt);
                 int place = Math.min(wanted, nucs);
@@ -344,9 +367,26 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                             wanted - place));
                 }
                 placed.merge(ripeOn, place, Integer::sum);
-                steps.add(new Places(ripeOn, stock.batch().id(), cells, place, over, reasons));
+                placedAt.merge(where, place, Integer::sum);
+                here.add(new Places(ripeOn, stock.batch().id(), cells, place, over, List.of(), reasons));
+                lots.add(new Lot(stock.graft(), stock.line(), lineAsked,
+                        stock.batch().around().get(Circumstance.MOTHER),
+                        List.of(new Lot.Stay(place, stock.graft().plusDays(
+                                (long) supply.soonest(Product.MATED_QUEENS) + CAUGHT_AFTER_DAYS))),
+                        Lot.RAISING_MINUTES));
                 stocks.set(stocks.indexOf(stock),
                         new Stock(stock.batch(), stock.kind(), Math.min(worthIt, nucs), false));
+            }
+            atYards(here, lots);
+        }
+
+        /** Which yard takes which: all of the week together, so that one way does for several. */
+        private void atYards(List<Places> placings, List<Lot> lots) {
+            List<List<PlannedBatch.At>> at = YardChoice.of(brief, supply, lots, brief.drones().colonies());
+            for (int index = 0; index < placings.size(); index++) {
+                Places one = placings.get(index);
+                steps.add(new Places(one.day(), one.batch(), one.ripe(), one.place(), one.over(),
+                        at.get(index).stream().filter(there -> there.cells() > 0).toList(), one.reasons()));
             }
         }
     }

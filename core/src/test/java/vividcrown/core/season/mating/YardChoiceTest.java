@@ -48,7 +48,7 @@ class YardChoiceTest {
 
     private static Lot lot(int graft, int cells, Optional<String> line) {
         return new Lot(day(graft), line, line.isPresent(), Optional.of("Runa"),
-                List.of(new Lot.Stay(cells, day(graft + 34))));
+                List.of(new Lot.Stay(cells, day(graft + 34))), Lot.RAISING_MINUTES);
     }
 
     private static Map<String, Integer> chosen(SeasonBrief brief, List<DroneColony> drones, Lot lot) {
@@ -127,7 +127,7 @@ class YardChoiceTest {
         assertThat(chosen(brief, List.of(), lot(30, 20))).as("of whatever line: the station is kept")
                 .isEqualTo(Map.of("Home", 20));
         Lot grey = new Lot(day(30), Optional.of("grey"), false, Optional.of("Tessa"),
-                List.of(new Lot.Stay(70, day(64))));
+                List.of(new Lot.Stay(70, day(64))), Lot.RAISING_MINUTES);
         assertThat(chosen(brief, List.of(), grey)).as("nobody asks for its line: better there than without a nuc")
                 .isEqualTo(Map.of("Home", 60, "Station", 10));
     }

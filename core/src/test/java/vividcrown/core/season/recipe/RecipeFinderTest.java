@@ -29,6 +29,8 @@ import vividcrown.core.season.supply.Supply;
 /** The ways to meet a demand, before anybody chooses among them. */
 class RecipeFinderTest {
 
+    private static final Supply.Virgins TWENTY = Supply.Virgins.of(Optional.empty(), 20);
+
     private static final List<CellBuilder> FOUR = List.of(builder("B 1", 45), builder("B 2", 45), builder("B 3", 45),
             builder("B 4", 45));
 
@@ -67,7 +69,7 @@ class RecipeFinderTest {
             if (recipe.grafts().size() == 1) {
                 LocalDate day = recipe.grafts().getFirst().day();
                 assertThat(
-                        supply.yield(Product.MATED_QUEENS, Optional.empty(), day, recipe.delivery(), recipe.cups() - 1)
+                        supply.yield(Product.MATED_QUEENS, TWENTY, day, recipe.delivery(), recipe.cups() - 1)
                                 .atLeast(20))
                         .isLessThan(0.9);
             }
@@ -108,7 +110,7 @@ class RecipeFinderTest {
     /** Odds of the losses one by one, multiplied: of 100 cups about 54 lay in good weather. By hand from the priors. */
     @Test
     void what_comes_through_on_average_is_the_product_of_the_steps() {
-        double through = supply.through(Product.MATED_QUEENS, Optional.empty(), day(50), day(90));
+        double through = supply.through(Product.MATED_QUEENS, TWENTY, day(50), day(90));
         double byHand = 0.85 * 0.925 * 0.925 * 0.775 * supply.matingWeather(day(50));
         assertThat(through).isCloseTo(byHand, within(0.01));
     }
