@@ -51,6 +51,8 @@ function about(deed: Deed, subject: string, names: Names, t: Say): string {
       return t(`flow.${deed.flow}`)
     case 'YARD_SITE_DESCRIBED':
       return deed.conditions.map((one) => t(`site.${one}`)).join(', ')
+    case 'YARD_MATING_SAID':
+      return deed.lines.join(', ')
     case 'YARD_WEATHER_NOTED':
       return t('deed.days', { count: deed.days.length })
     case 'FRAMES_MOVED':

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query'
 import { useTranslation } from 'react-i18next'
 import { Link } from 'react-router'
+import { sayPlaces } from '../season/MatingYards'
 import { weekQuery } from '../season/queries'
 import { useSession } from '../session/queries'
 import { sayDay } from '../time/days'
@@ -21,6 +22,7 @@ export function WeekToday() {
           <li key={one.batch}>
             {sayDay(one.day)}: <strong>{t('week.place', { count: one.place })}</strong>{' '}
             {t('week.ofRipe', { ripe: one.ripe, batch: one.batch })}
+            {one.at.length > 0 && <> {t('week.placeAt', { where: sayPlaces(one.at) })}</>}
           </li>
         ))}
         {week.grafts.map((one) => (

@@ -7,6 +7,7 @@ import { sayDay, saySpan } from '../time/days'
 import { Findings } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { moved } from './beside'
+import { MatingYards } from './MatingYards'
 import { daysAhead, holding, percent } from './planned'
 import { ReckonedWith } from './ReckonedWith'
 import { usePlannedRow } from './usePlannedRow'
@@ -79,6 +80,7 @@ export function PlanFound({
         </ul>
       )}
       <Drawn plan={plan} season={season} />
+      <MatingYards yards={plan.yards} />
       <ReckonedWith batches={plan.batches} />
       {plan.changes.length > 0 && (
         <details className="mt-2">

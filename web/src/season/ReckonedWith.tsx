@@ -1,6 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { Batch } from '../api/types'
 import { sayDay } from '../time/days'
+import { sayPlaces } from './MatingYards'
 import { forWhom } from './planned'
 
 /** For whom each graft is, and how much of it comes through each step. */
@@ -22,6 +23,9 @@ export function ReckonedWith({ batches }: { batches: Batch[] }) {
             : {t('season.cupsFrom', { cups: batch.cups, mother: batch.breederName })}
             {batch.grafter && ` (${batch.grafter})`},{' '}
             {t('season.for', { whom: forWhom(batch) || t('season.nobody') })}.{' '}
+            {batch.at &&
+              batch.at.length > 0 &&
+              `${t('season.cellsTo', { where: sayPlaces(batch.at) })} `}
             <span className="text-ink-2">
               {batch.assumed?.map((reason) => reason.text).join(' ')}
             </span>

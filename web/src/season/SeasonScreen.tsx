@@ -6,6 +6,7 @@ import { sayDay } from '../time/days'
 import { Answer, Page } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
 import { BandChart } from './BandChart'
+import { MatingYards } from './MatingYards'
 import { holding, percent } from './planned'
 import { No } from './No'
 import { PlannedThreads } from './PlannedThreads'
@@ -62,6 +63,7 @@ function Season({ page }: { page: SeasonPage }) {
           <>
             <p className="text-sm text-ink-2">{t('season.howToMove')}</p>
             <PlannedThreads season={page} />
+            <MatingYards yards={page.yards} />
             <ReckonedWith batches={page.planned.map((line) => line.batch)} />
           </>
         )}

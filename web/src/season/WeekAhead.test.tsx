@@ -53,6 +53,10 @@ describe('the week ahead', () => {
               batch: 'G 4',
               ripe: 31,
               place: 22,
+              at: [
+                { yard: 'Low Meadow', cells: 14 },
+                { yard: 'High Pasture', cells: 8 },
+              ],
               over: 9,
               reasons: [],
             },

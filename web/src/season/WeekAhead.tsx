@@ -5,6 +5,7 @@ import type { WeekAheadView } from '../api/types'
 import { sayDay } from '../time/days'
 import { Answer } from '../ui/Page'
 import { Reasons } from '../ui/Reasons'
+import { sayPlaces } from './MatingYards'
 import { percent } from './planned'
 import { planningOddsQuery, weekQuery } from './queries'
 
@@ -133,6 +134,7 @@ export function WeekSteps({
                     <strong>{t('week.place', { count: one.place })}</strong>{' '}
                     {t('week.ofRipe', { ripe: one.ripe, batch: one.batch })}
                   </Reasons>
+                  {one.at.length > 0 && <p>{t('week.placeAt', { where: sayPlaces(one.at) })}</p>}
                   {one.over > 0 && (
                     <p className="font-semibold text-crown">
                       {t('week.over', { count: one.over })}

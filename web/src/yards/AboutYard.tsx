@@ -1,9 +1,11 @@
+import { useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { YardPage } from '../api/types'
+import { choicesQuery } from '../lineage/queries'
 import { useRecord, useTell } from '../outbox/useRecord'
 import { useSession } from '../session/queries'
-import { TextField, TicksField } from '../ui/Fields'
+import { NumberField, TextField, TicksField } from '../ui/Fields'
 import { SavedForm } from '../ui/SavedForm'
 import { useSay } from '../units/useSay'
 import { FlowLine } from './FlowLine'
@@ -20,7 +22,7 @@ const CONDITIONS: Condition[] = [
   'EXPOSED',
   'HARD_ROAD',
 ]
-type Opened = 'place' | 'rows' | 'site' | 'close' | undefined
+type Opened = 'place' | 'rows' | 'site' | 'mating' | 'close' | undefined
 
 /** What a yard is like, and everything that can be changed of it. */
 export function AboutYard({ yard }: { yard: YardPage }) {
@@ -50,11 +52,13 @@ export function AboutYard({ yard }: { yard: YardPage }) {
       <div className="mt-3 flex flex-wrap gap-3">
         {opener('rows', 'rows')}
         {opener('site', 'site')}
+        {owner && opener('mating', 'mating')}
         {owner && opener('place', 'edit')}
         {owner && !yard.place.closedOn && opener('close', 'close')}
       </div>
       {open === 'rows' && <HiveRows yard={yard.id} prefix={yard.place.prefix} onDone={done} />}
       {open === 'site' && <SiteForm yard={yard} onDone={done} />}
+      {open === 'mating' && <MatingForm yard={yard} onDone={done} />}
       {open === 'place' && <YardForm yard={yard} onDone={done} />}
       {open === 'close' && (
         <SavedForm
@@ -111,12 +115,57 @@ function Facts({ yard }: { yard: YardPage }) {
           </button>
         )}
       </li>
+      {yard.hives.length > 0 && (
+        <li>
+          {place.matingLines.length > 0
+            ? t('yardForm.keptFor', { lines: place.matingLines.join(', ') })
+            : t('yardForm.keptForNone')}{' '}
+          {t(place.driveSaid ? 'yardForm.driveSaid' : 'yardForm.driveReckoned', {
+            minutes: place.driveMinutes,
+          })}
+        </li>
+      )}
       <FlowLine yard={yard} />
       {place.conditions.length > 0 && (
         <li>{place.conditions.map((one) => t(`site.${one}`)).join(', ')}</li>
       )}
       {place.rules && <li className="font-semibold">{place.rules}</li>}
     </ul>
+  )
+}
+
+/** Whose virgins are to mate here, and how far it is. */
+function MatingForm({ yard, onDone }: { yard: YardPage; onDone: () => void }) {
+  const { t } = useTranslation()
+  const tell = useTell()
+  const known = useQuery(choicesQuery).data?.lines ?? []
+  const { place } = yard
+  const [lines, setLines] = useState(place.matingLines)
+  const [minutes, setMinutes] = useState<number | undefined>(
+    place.driveSaid ? place.driveMinutes : undefined,
+  )
+  return (
+    <SavedForm
+      send={() => tell([{ kind: 'YARD_MATING_SAID', yard: yard.id, lines, driveMinutes: minutes }])}
+      onDone={onDone}
+      name={t('yardForm.saveMating')}
+    >
+      <TicksField
+        name={t('yardForm.matingLines')}
+        value={lines}
+        choices={[...new Set([...known, ...place.matingLines])].toSorted()}
+        say={(one) => one}
+        onChange={setLines}
+      />
+      <p className="text-sm text-ink-2 sm:col-span-3">{t('yardForm.matingLinesMean')}</p>
+      <NumberField
+        name={t('yardForm.drive')}
+        value={minutes}
+        min={0}
+        max={600}
+        onChange={setMinutes}
+      />
+    </SavedForm>
   )
 }
 

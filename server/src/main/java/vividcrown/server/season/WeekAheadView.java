@@ -44,6 +44,7 @@ record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, Lis
             List<ReasonView> reasons) {
     }
 
+    /** @param cells that are to be placed there */
     record CellsAtYard(String yard, int cells) {
     }
 
