@@ -65,6 +65,7 @@ describe('the week ahead', () => {
       />,
     )
     expect(screen.getByText('Place 22 cells')).toBeTruthy()
+    expect(screen.getByText('Where: Low Meadow 14, High Pasture 8.')).toBeTruthy()
     expect(screen.getByText(/9 cells are over: offer them/)).toBeTruthy()
   })
 

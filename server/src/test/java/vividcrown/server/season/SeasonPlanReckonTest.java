@@ -49,6 +49,65 @@ class SeasonPlanReckonTest {
         assertThat(checked.path("chances").path("forty").asDouble()).isEqualTo(promise.path("chance").asDouble());
     }
 
+    /** Nucs at three yards, one of them windy, one kept for a line: situations of the trade (common practice). */
+    @Test
+    void which_yard_takes_the_cells_and_how_far_one_drives_is_in_the_plan() {
+        Map<String, Object> asked = season();
+        asked.put("nucs", 0);
+        asked.put("breeders", List.of(Map.of("id", "Runa", "line", "dark"), Map.of("id", "Tessa", "line", "grey")));
+        asked.put("yards", List.of(
+                Map.of("id", "Ridge", "nucs", 90, "fitAfternoonsByMonth",
+                        List.of(0, 0, 0, 0.05, 0.1, 0.12, 0.12, 0.12, 0.05, 0, 0, 0)),
+                Map.of("id", "Valley", "nucs", 60, "driveMinutes", 40),
+                Map.of("id", "Station", "nucs", 50, "driveMinutes", 60, "lines", List.of("dark"), "nucsTaken",
+                        List.of(Map.of("from", "2026-05-01", "until", "2026-05-05", "count", 50)))));
+        asked.put("demands", List.of(
+                Map.of("id", "dark", "product", "MATED_QUEENS", "count", 15, "until", "2026-06-16", "line", "dark"),
+                Map.of("id", "any", "product", "MATED_QUEENS", "count", 20, "until", "2026-06-12")));
+        JsonNode plan = anybody.post("/api/v1/reckon/season-plan", asked).json();
+        assertThat(plan.path("holds").asBoolean()).as(plan.toString()).isTrue();
+        Map<String, JsonNode> yards = new HashMap<>();
+        plan.path("yards").forEach(yard -> yards.put(yard.path("yard").asString(), yard));
+        assertThat(yards.get("Ridge").path("cells").asInt()).isZero();
+        assertThat(yards.get("Valley").path("cells").asInt()).isBetween(1, 60);
+        assertThat(yards.get("Station").path("hours").asDouble())
+                .isEqualTo(yards.get("Station").path("trips").asDouble());
+        plan.path("batches").forEach(batch -> batch.path("shares").forEach(share -> {
+            if (share.path("demand").asString().equals("dark")) {
+                assertThat(batch.path("at")).singleElement()
+                        .satisfies(at -> assertThat(at.path("yard").asString()).isEqualTo("Station"));
+            }
+        }));
+        JsonNode checked = anybody.post("/api/v1/reckon/season-check",
+                Map.of("season", asked, "batches", plan.path("batches"))).json();
+        assertThat(checked.path("breaks")).isEmpty();
+        plan.path("promises").forEach(promise -> assertThat(
+                checked.path("chances").path(promise.path("demand").asString()).asDouble())
+                .isEqualTo(promise.path("chance").asDouble()));
+    }
+
+    @Test
+    void yards_that_contradict_themselves_are_refused_with_what_to_change() {
+        Map<String, Object> twice = season();
+        twice.put("nucs", 0);
+        twice.put("yards", List.of(Map.of("id", "Home", "nucs", 50), Map.of("id", "Home", "nucs", 10)));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", twice).findings()).singleElement().asString()
+                .contains("Give each yard once");
+        Map<String, Object> sum = season();
+        sum.put("yards", List.of(Map.of("id", "Home", "nucs", 50)));
+        sum.put("drones", List.of(Map.of("id", "D 1", "yards", List.of("Home"))));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", sum).findings()).singleElement().asString()
+                .contains("Leave nucs at 0");
+        sum.put("nucs", 50);
+        sum.put("drones", List.of(Map.of("id", "D 1", "yards", List.of("Elsewhere"))));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", sum).findings()).singleElement().asString()
+                .contains("Elsewhere").contains("Home");
+        sum.remove("drones");
+        sum.put("yards", List.of(Map.of("id", "Home", "nucs", 50, "driveMinutes", 700, "fitAfternoonsByMonth",
+                List.of(0.5))));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", sum).status()).isEqualTo(422);
+    }
+
     @Test
     void everything_wrong_is_said_at_once() {
         Map<String, Object> wrong = season();

@@ -152,6 +152,29 @@ class YardTest {
     }
 
     @Test
+    void the_owner_says_whose_virgins_mate_at_a_yard_and_how_far_it_is() {
+        Client crew = application.signedIn(demo.crewEmail());
+        String yard = owner.get("/api/v1/yards").json().valueStream()
+                .filter(one -> one.path("name").asString().equals("Larch Step")).findFirst().orElseThrow().path("id")
+                .asString();
+        assertThat(page(yard).path("place").path("driveSaid").asBoolean()).isFalse();
+        assertThat(page(yard).path("place").path("driveMinutes").asInt()).as("7 km from Weir Bend as the bees fly")
+                .isBetween(25, 45);
+        assertThat(crew.tell("YARD_MATING_SAID", "yard", yard, "lines", List.of("Larch")).status()).isEqualTo(403);
+        assertThat(owner.tell("YARD_MATING_SAID", "yard", yard, "lines", List.of("Scree"), "driveMinutes", 50)
+                .status()).isEqualTo(200);
+        assertThat(page(yard).path("place").path("matingLines").get(0).asString()).isEqualTo("Scree");
+        assertThat(page(yard).path("place").path("driveMinutes").asInt()).isEqualTo(50);
+        assertThat(owner.tell("YARD_MATING_SAID", "yard", yard, "lines", List.of(""), "driveMinutes", 900).findings())
+                .hasSize(2);
+        // the season knows it: what is kept for one line is not there for the others
+        JsonNode yards = owner.get("/api/v1/season").json().path("yards");
+        assertThat(yards.valueStream().map(one -> one.path("yard").asString()))
+                .containsExactly("Weir Bend", "Quarry Terrace", "Larch Step");
+        assertThat(yards.get(2).path("reasons").get(0).path("text").asString()).startsWith("Kept for Scree");
+    }
+
+    @Test
     void what_bees_find_is_said_by_somebody_or_read_from_fresh_nectar() {
         JsonNode yards = owner.get("/api/v1/yards").json();
         String quarry = yards.valueStream().filter(one -> one.path("name").asString().equals("Quarry Terrace"))

@@ -166,9 +166,11 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
             solution.choices().get(index).ifPresent(_ -> aims.put(group, group.assurance()));
         }
         YardPlan yards = new YardPlan(brief(), supply(), parents.droneStarts());
-        Function<List<PlannedBatch>, Draft> draft = batches -> new Draft(groups(), recipes, solution,
-                batches.stream().map(yards::counted).toList(), parents.droneStarts(),
-                Outcome.of(brief(), supply(), groups(), running, batches));
+        Function<List<PlannedBatch>, Draft> draft = batches -> {
+            List<PlannedBatch> counted = batches.stream().map(yards::counted).toList();
+            return new Draft(groups(), recipes, solution, counted, parents.droneStarts(),
+                    Outcome.of(brief(), supply(), groups(), running, counted));
+        };
         UnaryOperator<List<PlannedBatch>> fit = placed -> Fitting.fit(brief(), supply(),
                 Outcome.of(brief(), supply(), groups(), running, placed), aims, placed);
         Draft usual = draft.apply(fit.apply(yards.placed(parents.batches(), Set.of())));
