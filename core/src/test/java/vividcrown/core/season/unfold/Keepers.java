@@ -20,13 +20,16 @@ import vividcrown.core.season.demand.SupplyKind;
 /** Ways to decide: rules of thumb as producers use them, and the program. */
 final class Keepers {
 
-    private static final double QUEEN = through(Product.MATED_QUEENS);
-
     private Keepers() {
     }
 
-    private static double through(Product product) {
-        return product.losses().stream().mapToDouble(step -> step.prior().mean()).reduce(1, (one, two) -> one * two);
+    private static double through(LivedSeason season, Product product) {
+        return product.losses().stream().mapToDouble(step -> usual(season, step)).reduce(1, (one, two) -> one * two);
+    }
+
+    /** By what was counted so far, as whoever keeps a record knows it. */
+    private static double usual(LivedSeason season, LossStep step) {
+        return season.counted().at(step, Around.NOTHING_KNOWN).mean();
     }
 
     /** The last day on which a graft, and what is ripe of it, falls on working days. */
@@ -53,7 +56,7 @@ final class Keepers {
             for (LossStep step : Draws.WAY.subList(0, stock.kind() == SupplyKind.QUEENS
                     ? 4
                     : stock.kind() == SupplyKind.VIRGINS ? 3 : 2)) {
-                share *= stock.batch().passed().contains(step) ? 1 : step.prior().mean();
+                share *= stock.batch().passed().contains(step) ? 1 : usual(season, step);
             }
             there.merge(new Pool(stock.kind(), stock.line()), share * stock.batch().alive(), Double::sum);
         });
@@ -83,7 +86,7 @@ final class Keepers {
                         : isDay(season, demand, lead(kind, days));
                 still(demand, kind, there, now ? missing : new LinkedHashMap<>());
             });
-            return cups(missing, safety);
+            return cups(season, missing, safety);
         }
 
         @Override
@@ -104,7 +107,7 @@ final class Keepers {
                         && isDay(season, demand, again);
                 still(demand, kind, there, now ? missing : new LinkedHashMap<>());
             });
-            return cups(missing, safety);
+            return cups(season, missing, safety);
         }
 
         @Override
@@ -130,13 +133,13 @@ final class Keepers {
         }
     }
 
-    private static List<Ahead.Graft> cups(Map<Pool, Double> missing, double safety) {
+    private static List<Ahead.Graft> cups(LivedSeason season, Map<Pool, Double> missing, double safety) {
         List<Ahead.Graft> grafts = new ArrayList<>();
         missing.forEach((pool, need) -> {
             double share = switch (pool.kind()) {
-                case CELLS -> through(Product.RIPE_CELLS);
-                case VIRGINS -> through(Product.VIRGINS);
-                case QUEENS -> QUEEN;
+                case CELLS -> through(season, Product.RIPE_CELLS);
+                case VIRGINS -> through(season, Product.VIRGINS);
+                case QUEENS -> through(season, Product.MATED_QUEENS);
             };
             int cups = (int) Math.ceil((1 + safety) * need / share);
             grafts.add(new Ahead.Graft(pool.line(), pool.kind(), cups, cups));

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -16,11 +17,14 @@ import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.BreederQueen;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonRates;
 import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
@@ -301,7 +305,42 @@ final class LivedSeason {
         return new SeasonBrief(today, brief.until().isBefore(today) ? today : brief.until(), demands,
                 brief.means(), brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
                         List.of()),
-                brief.expected());
+                brief.expected().with(counted()));
+    }
+
+    private static final int MATED_SEEN = 36;
+    private final Map<Integer, SeasonRates> counted = new HashMap<>();
+
+    /** What was counted so far of each step, as whoever keeps a record has it: by graft day, each with its own luck. */
+    SeasonRates counted() {
+        int seen = batches.stream()
+                .mapToInt(batch -> (int) Math.min(MATED_SEEN, ChronoUnit.DAYS.between(batch.graft, today))).sum();
+        return counted.computeIfAbsent(seen, _ -> reckoned());
+    }
+
+    private SeasonRates reckoned() {
+        Map<LossStep, List<StepOdds.Batch>> counts = new EnumMap<>(LossStep.class);
+        for (Batch batch : batches) {
+            long age = ChronoUnit.DAYS.between(batch.graft, today);
+            count(counts, LossStep.TAKE, batch, age >= TAKE_SEEN, batch.cups, batch.took);
+            count(counts, LossStep.SOUND, batch, age >= RIPE, batch.took, batch.ripe);
+            boolean placed = batch.placed > 0 && batch.kind != SupplyKind.CELLS;
+            count(counts, LossStep.EMERGENCE, batch, placed && age >= EMERGED_SEEN, batch.placed, batch.virgins);
+            count(counts, LossStep.MATING, batch, placed && batch.kind == SupplyKind.QUEENS && age >= MATED_SEEN,
+                    batch.virgins, batch.laysOn.size());
+        }
+        Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
+        counts.forEach((step, of) -> steps.put(step, StepOdds.learnt(step.prior(), of)));
+        return new SeasonRates(steps);
+    }
+
+    private static void count(Map<LossStep, List<StepOdds.Batch>> counts, LossStep step, Batch batch, boolean seen,
+            int tried, int came) {
+        if (seen && tried > 0) {
+            counts.computeIfAbsent(step, _ -> new ArrayList<>()).add(new StepOdds.Batch(
+                    Around.NOTHING_KNOWN.with(Circumstance.MONTH, batch.graft.getMonth().name()),
+                    new StepOdds.Count(tried, came)));
+        }
     }
 
     List<Stock> stocks() {
