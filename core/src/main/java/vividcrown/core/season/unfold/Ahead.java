@@ -174,11 +174,10 @@ public final class Ahead {
             }
             SupplyKind kind = pool.kind();
             Draws.Drawn drawn = cupsOfToday(pool, most);
-            int place = kind == SupplyKind.QUEENS
-                    ? best(Math.min(most, freeNucs(chosen)),
-                            y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen, next)
-                                    + timing.placing(worth) * y)
-                    : most;
+            int nucs = Math.min(most, freeNucs(chosen));
+            IntToDoubleFunction placing = y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen,
+                    next) + timing.placing(worth) * placed(drawn, most, kind, y);
+            int place = kind == SupplyKind.QUEENS ? best(nucs, placing) : most;
             int before = used;
             IntToDoubleFunction cost = x -> weigh(Optional.of(holding(pool.line(), kind, drawn, x, place)), chosen,
                     next)
@@ -359,9 +358,15 @@ public final class Ahead {
         for (int draw = 0; draw < draws.many(); draw++) {
             int[] used = new int[all.size()];
             int[] missing = missing(draw, all, used);
+            boolean againForQueens = false;
             for (int at = 0; at < missing.length; at++) {
-                cost += costOf(orders.get(at), missing[at], next.getOrDefault(orders.get(at).kind(), brief.today()));
+                LocalDate again = next.getOrDefault(orders.get(at).kind(), brief.today());
+                cost += costOf(orders.get(at), missing[at], again);
+                againForQueens |= missing[at] > 0 && orders.get(at).kind() == SupplyKind.QUEENS
+                        && !orders.get(at).late() && timing.helpsStill(orders.get(at), again);
             }
+            // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
+            cost += againForQueens ? WorkTime.LOAD : 0;
             for (int at = 0; at < used.length; at++) {
                 if (all.get(at).kind() != SupplyKind.CELLS) {
                     cost += (all.get(at).total()[draw] - used[at]) * worth.wastedQueen();
