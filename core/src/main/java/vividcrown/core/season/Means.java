@@ -53,6 +53,11 @@ public record Means(List<BreederQueen> breeders, List<CellBuilder> builders, int
         return Math.min(there, freeNucs(day));
     }
 
+    /** The same for virgins of a line that somebody asks for, where they may mate; for those of whatever line, anywhere. */
+    public int freeNucs(LocalDate day, Optional<String> line) {
+        return yards.isEmpty() || line.isEmpty() ? freeNucs(day) : freeNucs(day, names(yardsFor(line)));
+    }
+
     public Optional<MatingYard> yard(String id) {
         return yards.stream().filter(one -> one.id().equals(id)).findFirst();
     }

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
+import java.util.function.Predicate;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
@@ -174,7 +175,7 @@ public final class Ahead {
             }
             SupplyKind kind = pool.kind();
             Draws.Drawn drawn = cupsOfToday(pool, most);
-            int nucs = Math.min(most, freeNucs(chosen));
+            int nucs = Math.min(most, freeNucs(chosen, pool.line()));
             IntToDoubleFunction placing = y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen,
                     next) + timing.placing(worth) * placed(drawn, most, kind, y);
             int place = kind == SupplyKind.QUEENS ? best(nucs, placing) : most;
@@ -196,14 +197,21 @@ public final class Ahead {
     }
 
     /** Nucs that are free when what is grafted today is ripe: queens without a nuc are grafted for nothing. */
-    private int freeNucs(List<Holding> chosen) {
+    private int freeNucs(List<Holding> chosen, Optional<String> line) {
         LocalDate ripe = brief.today().plusDays(brief.ripeAfter());
+        int anywhere = brief.means().freeNucs(ripe) - taken(chosen, ripe, _ -> true);
+        int where = brief.means().freeNucs(ripe, line) - taken(chosen, ripe, line::equals);
+        return Math.max(0, line.isPresent() ? Math.min(anywhere, where) : anywhere);
+    }
+
+    /** By what was grafted in this reckoning only: what runs is taken off what is free. */
+    private int taken(List<Holding> chosen, LocalDate ripe, Predicate<Optional<String>> line) {
         int planned = stocks.stream().filter(one -> one.planned() && one.kind() == SupplyKind.QUEENS
-                && !ripe.isBefore(one.graft().plusDays(brief.ripeAfter()))
+                && line.test(one.line()) && !ripe.isBefore(one.graft().plusDays(brief.ripeAfter()))
                 && !ripe.isAfter(timing.keepsUntil(one.kind(), one.graft())))
                 .mapToInt(one -> Math.min(one.meant(), one.batch().alive())).sum();
-        int today = chosen.stream().filter(one -> one.kind() == SupplyKind.QUEENS).mapToInt(Holding::place).sum();
-        return Math.max(0, brief.means().freeNucs(ripe) - planned - today);
+        return planned + chosen.stream().filter(one -> one.kind() == SupplyKind.QUEENS && line.test(one.line()))
+                .mapToInt(Holding::place).sum();
     }
 
     /** Nobody grafts more than some times of what all that could be served by it want. */

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
@@ -306,7 +307,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             reasons.add(Reason.of(Source.derived("the losses of every step, on average"), "week.comes",
                     Math.round(come), graft.cups()));
             LocalDate ripeOn = day.plusDays(brief.ripeAfter());
-            int nucs = brief.means().freeNucs(ripeOn);
+            int nucs = brief.means().freeNucs(ripeOn, graft.line());
             if (queens && graft.place() < ripe) {
                 reasons.add(Reason.of(Source.derived("nucs that are free when they are ripe, and what is worth one"),
                         "week.placeOnly", graft.place(), Math.round(ripe), nucs));
@@ -363,8 +364,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                         Reason.of(Source.derived("what a queen missing and a queen over are worth, over many draws"),
                                 over > 0 ? "week.placeFewer" : "week.placeAll", cells, wanted, over));
                 if (place < wanted) {
-                    reasons.add(Reason.of(Source.derived("nucs that are free that day"), "week.nucs", nucs,
-                            wanted - place));
+                    reasons.add(tooFew(where, nucs, wanted - place, stock.line()));
                 }
                 placed.merge(ripeOn, place, Integer::sum);
                 placedAt.merge(where, place, Integer::sum);
@@ -378,6 +378,17 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                         new Stock(stock.batch(), stock.kind(), Math.min(worthIt, nucs), false));
             }
             atYards(here, lots);
+        }
+
+        private Reason tooFew(Set<String> where, int nucs, int more, Optional<String> line) {
+            Source source = Source.derived("nucs that are free that day where they may mate");
+            if (where.size() == brief.means().yards().size()) {
+                return Reason.of(source, "week.nucs", nucs, more);
+            }
+            return where.isEmpty()
+                    ? Reason.of(source, "plan.noYard", line.orElse(""))
+                    : Reason.of(source, "week.nucs.line", nucs, more,
+                            where.stream().sorted().collect(Collectors.joining(", ")), line.orElse(""));
         }
 
         /** Which yard takes which: all of the week together, so that one way does for several. */
