@@ -185,14 +185,16 @@ class SeasonBriefs {
         RatePools.Learnt learnt = rates.learn(weather, day);
         List<Hives.Stand> boxesOfQueens = hives.matingStands();
         Map<UUID, Yard> places = yards.byId();
+        Map<UUID, String> names = yards.names();
         Map<UUID, String> yardOf = boxesOfQueens.stream()
                 .collect(Collectors.toMap(Hives.Stand::hive,
-                        stand -> Objects.requireNonNull(places.get(stand.yard())).name()));
+                        stand -> Objects.requireNonNull(names.get(stand.yard()))));
         List<Hive> nearby = nearMatingYards(boxesOfQueens, places);
         Map<UUID, String> drones = queensOf(nearby);
         Set<UUID> withNucs = boxesOfQueens.stream().map(Hives.Stand::yard).collect(Collectors.toSet());
         Function<Hive, Set<String>> reaches = colony -> withNucs.stream().map(places::get)
-                .filter(yard -> reaches(colony, Objects.requireNonNull(yard), places)).map(Yard::name)
+                .filter(yard -> reaches(colony, Objects.requireNonNull(yard), places))
+                .map(yard -> Objects.requireNonNull(names.get(Objects.requireNonNull(yard).id())))
                 .collect(Collectors.toSet());
         SeasonNucs.Taken nucs = matingNucs.taken(batches, boxesOfQueens, assumptions, day);
         int more = Objects.requireNonNullElse(whatIf.moreNucs(), 0);

@@ -68,11 +68,12 @@ class SeasonNucs {
         Map<UUID, Long> standing = stands.stream()
                 .collect(Collectors.groupingBy(Hives.Stand::yard, Collectors.counting()));
         Map<UUID, Yard> places = yards.byId();
+        Map<UUID, String> names = yards.names();
         Optional<Yard> home = yards.home();
         List<MatingYard> all = new ArrayList<>();
         standing.keySet().stream().map(places::get).map(Objects::requireNonNull)
                 .sorted(Comparator.comparingInt(Yard::walkOrder).thenComparing(Yard::name))
-                .forEach(yard -> all.add(new MatingYard(yard.name(),
+                .forEach(yard -> all.add(new MatingYard(Objects.requireNonNull(names.get(yard.id())),
                         Objects.requireNonNull(standing.get(yard.id())).intValue() + (all.isEmpty() ? more : 0),
                         nucs.atYards().getOrDefault(yard.id(), Means.NucsTaken.NONE),
                         Optional.of(weathers.at(yard, day.minusDays(SeasonBriefs.DAYS_OF_BATCHES)).asOf(day)),

@@ -9,12 +9,12 @@ import java.util.Optional;
  *
  * @param graft the day of their graft
  * @param line of their mother, if known
- * @param lineAsked somebody asks for that line by name: then it mates only where it may
+ * @param asked of its cells, for whoever asks for that line by name: these mate only where it may
  * @param mother as the season knows her, if known: her sons should not meet her daughters
  * @param stays how many of them stay until when
  * @param queenMinutes what a queen more of it is worth, in minutes of work
  */
-public record Lot(LocalDate graft, Optional<String> line, boolean lineAsked, Optional<String> mother,
+public record Lot(LocalDate graft, Optional<String> line, int asked, Optional<String> mother,
         List<Stay> stays, int queenMinutes) {
 
     /** What raising another takes. */

@@ -42,8 +42,8 @@ public final class YardChoice {
     private static final int NO_NUC_MINUTES = 2_000;
     private static final int TOGETHER_DAYS = 7;
     /** In the solver's own steps; see the effort of the season's search. The clock only guards. */
-    private static final double MOST_STEPS = 0.15;
-    private static final double MOST_SECONDS = 1.5;
+    private static final double MOST_STEPS = 0.04;
+    private static final double MOST_SECONDS = 0.4;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -124,6 +124,7 @@ public final class YardChoice {
         List<String> wished = brief.means().yardsFor(one.line()).stream().map(MatingYard::id).toList();
         double best = mates(one, yards.get(best(lot)));
         LinearExprBuilder all = LinearExpr.newBuilder();
+        LinearExprBuilder elsewhere = LinearExpr.newBuilder();
         for (int yard = 0; yard < yards.size(); yard++) {
             MatingYard there = yards.get(yard);
             cells[lot][yard] = model.newIntVar(0, one.cells(), "");
@@ -132,14 +133,15 @@ public final class YardChoice {
                     LinearExpr.newBuilder().add(cells[lot][yard]).addTerm(used[lot][yard], -one.cells()), 0);
             all.add(cells[lot][yard]);
             boolean isWished = wished.isEmpty() || wished.contains(there.id());
-            if (!isWished && one.lineAsked()) {
-                model.addEquality(cells[lot][yard], 0);
+            if (!isWished) {
+                elsewhere.add(cells[lot][yard]);
             }
             double minutes = one.queenMinutes() * (best - mates(one, there)) + (isWished ? 0 : NOT_WISHED_MINUTES)
                     + (isBrothersYard(one, there) ? RELATED_MINUTES : 0);
             cost.addTerm(cells[lot][yard], Math.round(TENTHS * minutes));
         }
         model.addEquality(all, one.cells());
+        model.addLessOrEqual(elsewhere, one.cells() - Math.min(one.asked(), one.cells()));
     }
 
     private int best(int lot) {

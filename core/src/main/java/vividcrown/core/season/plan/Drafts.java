@@ -32,6 +32,8 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     /** So much less of what others had over in one draft is counted on in the next, for there they may have less over. */
     private static final double MAY_BE_LESS = 0.2;
+    /** Of more there is seldom one whose yard matters to the whole, and no time to ask again. */
+    private static final int FEW_BATCHES = 16;
 
     static Drafts of(SeasonBrief brief) {
         return of(brief, new Supply(brief));
@@ -174,7 +176,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         UnaryOperator<List<PlannedBatch>> fit = placed -> Fitting.fit(brief(), supply(),
                 Outcome.of(brief(), supply(), groups(), running, placed), aims, placed);
         Draft usual = draft.apply(fit.apply(yards.placed(parents.batches(), Set.of())));
-        if (brief().means().yards().size() < 2) {
+        if (brief().means().yards().size() < 2 || usual.batches().size() > FEW_BATCHES) {
             return usual;
         }
         // with other cups another yard may be the better one; and what is wanting is worth a longer way

@@ -40,6 +40,8 @@ final class GreedyStart {
     private Map<LocalDate, Double> minutes = new HashMap<>();
     private Set<LocalDate> out = new HashSet<>();
     private final List<List<NucsAndCages.Limit>> limits;
+    /** Asked over and over, and nothing that is tried changes it. */
+    private final Map<Taken, Integer> most = new HashMap<>();
 
     private record Taken(NucsAndCages.Limit limit, LocalDate day) {
     }
@@ -225,7 +227,9 @@ final class GreedyStart {
         fits &= hours.placing(graft.day(), group.product(), graft.placed()).map(this::isInHours).orElse(true);
         for (NucsAndCages.Limit limit : limits.get(groups.indexOf(group))) {
             for (LocalDate day : places.days(graft.day(), recipe.delivery()).toList()) {
-                fits &= taken.merge(new Taken(limit, day), graft.placed(), Integer::sum) <= places.most(limit, day);
+                Taken here = new Taken(limit, day);
+                fits &= taken.merge(here, graft.placed(), Integer::sum) <= most.computeIfAbsent(here,
+                        _ -> places.most(limit, day));
             }
         }
         return fits;

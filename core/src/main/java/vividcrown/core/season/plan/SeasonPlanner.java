@@ -22,6 +22,8 @@ public final class SeasonPlanner {
     private static final double MUCH_DEARER = 1.05;
     /** Of all the time: for choosing mothers and fitting cups after the solver has done. */
     private static final double TO_FINISH = 0.08;
+    /** Of all the time, so much must be left for counting on no better yards than the average. */
+    private static final double TO_ASK_EVENLY = 0.45;
     /** Queens over, on average, from which it is worth asking again. */
     private static final double WORTH_HANDING_ON = 0.5;
     /** What is not counted takes time too. */
@@ -79,7 +81,8 @@ public final class SeasonPlanner {
         Drafts.Begun begun = Drafts.of(brief)
                 .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
-        if (brief.means().yards().size() > 1 && !begun.draft().allHold()) {
+        boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
+        if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
             Optional<Drafts.Begun> evenly = Drafts.of(brief).evenly()
                     .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst() / 2, deadline), watch);
             begun = evenly.isPresent() && evenly.get().weighed() < begun.weighed() ? evenly.get() : begun;

@@ -84,7 +84,7 @@ public final class YardPlan {
 
     private Lot lot(PlannedBatch batch, Set<String> wanting) {
         List<Lot.Stay> stays = new ArrayList<>();
-        boolean lineAsked = false;
+        int asked = 0;
         double upToHere = 0;
         int given = 0;
         for (PlannedBatch.Share share : queens(batch)) {
@@ -92,10 +92,10 @@ public final class YardPlan {
             upToHere += supply.ripeOnAverage(batch.day(), share.cups(), batch.around());
             int cells = (int) Math.max(given == 0 ? 1 : 0, Math.round(upToHere) - given);
             given += cells;
-            lineAsked |= Objects.requireNonNull(demands.get(share.demand())).line().isPresent();
+            asked += Objects.requireNonNull(demands.get(share.demand())).line().isPresent() ? cells : 0;
             stays.add(new Lot.Stay(cells, share.delivery()));
         }
-        return new Lot(batch.day(), Optional.of(batch.line()), lineAsked, Optional.of(batch.breeder()), stays,
+        return new Lot(batch.day(), Optional.of(batch.line()), asked, Optional.of(batch.breeder()), stays,
                 queens(batch).stream().anyMatch(share -> wanting.contains(share.demand()))
                         ? Lot.WANTED_MINUTES
                         : Lot.RAISING_MINUTES);

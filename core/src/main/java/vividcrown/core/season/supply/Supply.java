@@ -47,6 +47,7 @@ public final class Supply {
     private final int emergence;
     private final int flatBrood;
     private final Map<Flights, Map<MatingWeather, Double>> weatherOf = new ConcurrentHashMap<>();
+    private final Map<Bound, List<Map.Entry<String, Double>>> where = new ConcurrentHashMap<>();
     private final Map<Placed, Rate> rates = new ConcurrentHashMap<>();
     private final Map<Asked, Yield> yields = new ConcurrentHashMap<>();
     private final Map<Begun, Yield> beforeLast = new ConcurrentHashMap<>();
@@ -56,6 +57,9 @@ public final class Supply {
     }
 
     private record Placed(LossStep step, LocalDate graft, Around around, List<Map.Entry<String, Double>> where) {
+    }
+
+    private record Bound(Virgins virgins, LocalDate graft, Around around) {
     }
 
     private record Begun(LocalDate graft, int cups, int steps, List<Map.Entry<String, Double>> where) {
@@ -184,7 +188,7 @@ public final class Supply {
 
     /** Belief about one step of a graft, without the time its queens have. */
     public Rate rate(LossStep step, LocalDate graft, Around around) {
-        return rate(step, graft, around, where(most, graft, around));
+        return rate(step, graft, around, step == LossStep.MATING ? where(most, graft, around) : List.of());
     }
 
     private Rate rate(LossStep step, LocalDate graft, Around around, List<Map.Entry<String, Double>> where) {
@@ -199,9 +203,14 @@ public final class Supply {
      * their cells are ripe. Empty if it is known, or if nobody asks.
      */
     private List<Map.Entry<String, Double>> where(Virgins virgins, LocalDate graft, Around around) {
-        List<MatingYard> open = around.get(Circumstance.YARD).isPresent()
+        return brief.means().yards().isEmpty() || around.get(Circumstance.YARD).isPresent()
                 ? List.of()
-                : brief.means().yardsFor(virgins.line()).stream().filter(yard -> yard.nucs() > 0).toList();
+                : where.computeIfAbsent(new Bound(virgins, graft, around), _ -> bestFirst(virgins, graft, around));
+    }
+
+    private List<Map.Entry<String, Double>> bestFirst(Virgins virgins, LocalDate graft, Around around) {
+        List<MatingYard> open = brief.means().yardsFor(virgins.line()).stream().filter(yard -> yard.nucs() > 0)
+                .toList();
         LocalDate ripe = graft.plusDays(brief.ripeAfter());
         boolean allTaken = open.stream().allMatch(yard -> yard.freeNucs(ripe) == 0);
         ToIntFunction<MatingYard> room = yard -> allTaken ? yard.nucs() : yard.freeNucs(ripe);

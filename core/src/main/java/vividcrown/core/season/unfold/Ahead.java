@@ -363,15 +363,14 @@ public final class Ahead {
         more.ifPresent(all::add);
         all.sort(Comparator.comparing(Holding::keeps));
         double cost = 0;
+        boolean[] helped = helpedStill(next);
         for (int draw = 0; draw < draws.many(); draw++) {
             int[] used = new int[all.size()];
             int[] missing = missing(draw, all, used);
             boolean againForQueens = false;
             for (int at = 0; at < missing.length; at++) {
-                LocalDate again = next.getOrDefault(orders.get(at).kind(), brief.today());
-                cost += costOf(orders.get(at), missing[at], again);
-                againForQueens |= missing[at] > 0 && orders.get(at).kind() == SupplyKind.QUEENS
-                        && !orders.get(at).late() && timing.helpsStill(orders.get(at), again);
+                cost += costOf(orders.get(at), missing[at], helped[at]);
+                againForQueens |= missing[at] > 0 && helped[at] && orders.get(at).kind() == SupplyKind.QUEENS;
             }
             // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
             cost += againForQueens ? WorkTime.LOAD : 0;
@@ -384,14 +383,25 @@ public final class Ahead {
         return cost / draws.many();
     }
 
-    private double costOf(Wanted order, int missing, LocalDate next) {
+    /** By order: whether the next graft day still helps it. */
+    private boolean[] helpedStill(Map<SupplyKind, LocalDate> next) {
+        boolean[] helped = new boolean[orders.size()];
+        for (int at = 0; at < helped.length; at++) {
+            Wanted order = orders.get(at);
+            helped[at] = !order.late()
+                    && timing.helpsStill(order, next.getOrDefault(order.kind(), brief.today()));
+        }
+        return helped;
+    }
+
+    private double costOf(Wanted order, int missing, boolean helpedStill) {
         if (missing == 0) {
             return 0;
         }
         if (order.late()) {
             return missing * worth.lateQueen() * weightOf(order);
         }
-        if (timing.helpsStill(order, next)) {
+        if (helpedStill) {
             return missing * EXPECTED_QUEEN_MINUTES;
         }
         return (missing * worth.lateQueen() + worth.lateOrder()) * weightOf(order);

@@ -369,7 +369,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 placed.merge(ripeOn, place, Integer::sum);
                 placedAt.merge(where, place, Integer::sum);
                 here.add(new Places(ripeOn, stock.batch().id(), cells, place, over, List.of(), reasons));
-                lots.add(new Lot(stock.graft(), stock.line(), lineAsked,
+                lots.add(new Lot(stock.graft(), stock.line(), lineAsked ? place : 0,
                         stock.batch().around().get(Circumstance.MOTHER),
                         List.of(new Lot.Stay(place, stock.graft().plusDays(
                                 (long) supply.soonest(Product.MATED_QUEENS) + CAUGHT_AFTER_DAYS))),

@@ -47,7 +47,7 @@ class YardChoiceTest {
     }
 
     private static Lot lot(int graft, int cells, Optional<String> line) {
-        return new Lot(day(graft), line, line.isPresent(), Optional.of("Runa"),
+        return new Lot(day(graft), line, line.isPresent() ? cells : 0, Optional.of("Runa"),
                 List.of(new Lot.Stay(cells, day(graft + 34))), Lot.RAISING_MINUTES);
     }
 
@@ -126,10 +126,19 @@ class YardChoiceTest {
         assertThat(chosen(brief, List.of(), lot(30, 20, Optional.of("grey")))).isEqualTo(Map.of("Home", 20));
         assertThat(chosen(brief, List.of(), lot(30, 20))).as("of whatever line: the station is kept")
                 .isEqualTo(Map.of("Home", 20));
-        Lot grey = new Lot(day(30), Optional.of("grey"), false, Optional.of("Tessa"),
+        Lot grey = new Lot(day(30), Optional.of("grey"), 0, Optional.of("Tessa"),
                 List.of(new Lot.Stay(70, day(64))), Lot.RAISING_MINUTES);
         assertThat(chosen(brief, List.of(), grey)).as("nobody asks for its line: better there than without a nuc")
                 .isEqualTo(Map.of("Home", 60, "Station", 10));
+    }
+
+    @Test
+    void of_a_batch_for_two_orders_those_that_ask_for_the_line_go_to_its_yard_and_the_others_need_not() {
+        SeasonBrief brief = Seasons.at(BRIEF, forLine(with(yard("Station", 15, 0), WINDY), "dark"),
+                yard("Home", 60, 0));
+        Lot both = new Lot(day(30), Optional.of("dark"), 12, Optional.of("Runa"),
+                List.of(new Lot.Stay(12, day(64)), new Lot.Stay(20, day(60))), Lot.RAISING_MINUTES);
+        assertThat(chosen(brief, List.of(), both)).isEqualTo(Map.of("Station", 12, "Home", 20));
     }
 
     @Test
