@@ -1,6 +1,7 @@
 package vividcrown.core.season;
 
 import java.time.LocalDate;
+import java.util.NavigableMap;
 import java.util.Set;
 
 /**
@@ -15,6 +16,8 @@ public record DroneColony(String id, String mother, LocalDate matureFrom, Set<St
     /** Virgins that one strong drone colony serves at a time. From memory of Büchler et al. 2013 (25–50). */
     public static final int VIRGINS_EACH = 50;
 
+    /** Virgins of grafts so many days apart fly together. */
+    public static final int TOGETHER_DAYS = 7;
     /** From several mothers that are not sisters, however few the virgins: common practice. */
     public static final int LEAST = 2;
 
@@ -26,9 +29,12 @@ public record DroneColony(String id, String mother, LocalDate matureFrom, Set<St
         this(id, mother, matureFrom, Set.of());
     }
 
-    /** How many colonies so many virgins want that fly together. */
-    public static int wantedFor(double virgins) {
-        return Math.max(LEAST, (int) Math.ceil(virgins / VIRGINS_EACH));
+    /** How many colonies those virgins want that fly together with those of a graft. @param virgins by the day of their graft */
+    public static int wantedFor(NavigableMap<LocalDate, Double> virgins, LocalDate graft) {
+        double together = virgins
+                .subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true).values().stream()
+                .mapToDouble(Double::doubleValue).sum();
+        return Math.max(LEAST, (int) Math.ceil(together / VIRGINS_EACH));
     }
 
     /** Whether its drones fly at a yard on a day. */

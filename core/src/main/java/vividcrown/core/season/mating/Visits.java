@@ -13,7 +13,7 @@ import vividcrown.core.season.supply.Supply;
  * When one has to be at a yard for cells that stand there: to place them, to see that they are out, for the first look, to catch. The looks
  * have some days' time, so they go with another visit where that can be.
  */
-public final class Visits {
+final class Visits {
 
     /** After the ripe cell is placed, from memory of common practice: out within two days, looked at within the week. */
     private static final int EMERGED_FROM = 3;
@@ -23,7 +23,7 @@ public final class Visits {
     private final SeasonBrief brief;
     private final int firstEggs;
 
-    public Visits(SeasonBrief brief, Supply supply) {
+    Visits(SeasonBrief brief, Supply supply) {
         this.brief = brief;
         this.firstEggs = supply.soonest(Product.MATED_QUEENS);
     }

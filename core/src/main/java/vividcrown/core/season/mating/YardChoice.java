@@ -40,7 +40,6 @@ public final class YardChoice {
     private static final int SHORT_OF_DRONES_MINUTES = 600;
     /** Nobody places more cells at a yard than nucs are free there, as long as others have room. */
     private static final int NO_NUC_MINUTES = 2_000;
-    private static final int TOGETHER_DAYS = 7;
     /** In the solver's own steps; see the effort of the season's search. The clock only guards. */
     private static final double MOST_STEPS = 0.04;
     private static final double MOST_SECONDS = 0.4;
@@ -79,6 +78,9 @@ public final class YardChoice {
     public static List<List<PlannedBatch.At>> of(SeasonBrief brief, Supply supply, List<Lot> lots,
             List<DroneColony> drones) {
         YardChoice choice = new YardChoice(brief, supply, List.copyOf(lots), List.copyOf(drones));
+        if (lots.isEmpty()) {
+            return List.of();
+        }
         if (choice.yards.size() < 2) {
             return lots.stream().map(lot -> choice.yards.stream()
                     .map(yard -> new PlannedBatch.At(yard.id(), lot.cells())).toList()).toList();
@@ -236,7 +238,8 @@ public final class YardChoice {
             IntVar missing = model.newIntVar(0, 50, "");
             cost.addTerm(missing, (long) TENTHS * SHORT_OF_DRONES_MINUTES);
             LinearExprBuilder together = LinearExpr.newBuilder();
-            byGraft.subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true).values()
+            byGraft.subMap(graft.minusDays(DroneColony.TOGETHER_DAYS), true, graft.plusDays(DroneColony.TOGETHER_DAYS),
+                    true).values()
                     .forEach(near -> near.forEach(lot -> together.add(cells[lot][yard])));
             together.addTerm(missing, -DroneColony.VIRGINS_EACH);
             model.addLessOrEqual(together, (long) DroneColony.VIRGINS_EACH * flying);

@@ -50,7 +50,6 @@ final class ParentsModel {
     private static final int BEYOND_SHARE_A_CUP = 2;
     /** Another line than the crew was told. */
     private static final int OTHER_LINE = 60;
-    private static final int TOGETHER_DAYS = 7;
     private static final double MOST_SECONDS = 0.4;
 
     private final SeasonBrief brief;
@@ -143,7 +142,7 @@ final class ParentsModel {
             IntVar missing = model.newIntVar(0, 50, "");
             there.add(missing);
             cost.addTerm(missing, SHORT_OF_DRONES);
-            model.addGreaterOrEqual(there, Math.max(0, wanted(virgins, graft) - flying(flights)));
+            model.addGreaterOrEqual(there, Math.max(0, DroneColony.wantedFor(virgins, graft) - flying(flights)));
             before = here;
             last = graft;
         }
@@ -164,13 +163,6 @@ final class ParentsModel {
                             supply.ripeOnAverage(load.day(), share.cups(), supply.usual()), Double::sum));
         }
         return virgins;
-    }
-
-    /** Drone colonies for all virgins that fly together. */
-    private static int wanted(TreeMap<LocalDate, Double> virgins, LocalDate graft) {
-        double together = virgins.subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true)
-                .values().stream().mapToDouble(Double::doubleValue).sum();
-        return DroneColony.wantedFor(together);
     }
 
     private int flying(LocalDate flights) {

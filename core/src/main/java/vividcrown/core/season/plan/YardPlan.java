@@ -31,7 +31,6 @@ import vividcrown.core.season.supply.Supply;
 /** Chooses the yards of a plan's batches, and tells what it makes of each yard. */
 public final class YardPlan {
 
-    private static final int TOGETHER_DAYS = 7;
     /** Below this a virgin started there is a gamble. */
     private static final double GAMBLE = 0.8;
 
@@ -166,11 +165,9 @@ public final class YardPlan {
     }
 
     private Optional<Reason> shortOfDrones(MatingYard yard, TreeMap<LocalDate, Double> virgins, LocalDate graft) {
-        double together = virgins.subMap(graft.minusDays(TOGETHER_DAYS), true, graft.plusDays(TOGETHER_DAYS), true)
-                .values().stream().mapToDouble(Double::doubleValue).sum();
         LocalDate flights = graft.plusDays(brief.flightsAfter());
         int flying = YardChoice.flying(drones, yard.id(), flights);
-        int wanted = DroneColony.wantedFor(together);
+        int wanted = DroneColony.wantedFor(virgins, graft);
         return flying >= wanted
                 ? Optional.empty()
                 : Optional.of(Reason.of(Source.COMMON_PRACTICE, "plan.yard.drones", flights, flying, wanted));

@@ -64,7 +64,8 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
         DaySpan flightDays = brief.expected().assumptions().span(Figure.MATING_FLIGHTS);
         DatedSpan flights = calendar.when(StepKind.EMERGENCE).orElseThrow().plus(flightDays);
         int virgins = mating.stream()
-                .filter(other -> Math.abs(ChronoUnit.DAYS.between(other.day(), batch.day())) <= 7)
+                .filter(other -> Math
+                        .abs(ChronoUnit.DAYS.between(other.day(), batch.day())) <= DroneColony.TOGETHER_DAYS)
                 .mapToInt(other -> supply.ripe(other.day(), other.cups())).sum();
         int wanted = Math.ceilDiv(virgins, DroneColony.VIRGINS_EACH);
         List<DroneColony> ripe = colonies.stream()
