@@ -20,7 +20,7 @@ import vividcrown.server.support.Client;
 @ExtendWith(Application.class)
 class CapacityTest {
 
-    private static final long PATIENCE_MILLISECONDS = 20_000;
+    private static final long PATIENCE_MILLISECONDS = 60_000;
 
     private final Application.Running application;
     private final FairQueue queue;
@@ -68,17 +68,25 @@ class CapacityTest {
         return queue.size() == size;
     }
 
+    private double secondsUntilFree(Socket asker, boolean leaves) throws Exception {
+        assertThat(waitFor(1)).isTrue();
+        long begun = System.nanoTime();
+        Thread.sleep(500);
+        if (leaves) {
+            asker.close();
+        }
+        assertThat(waitFor(0)).isTrue();
+        asker.close();
+        return (System.nanoTime() - begun) / 1e9;
+    }
+
     @Test
     void who_leaves_takes_the_reckoning_along() throws Exception {
         assertThat(waitFor(0)).isTrue();
-        Socket leaving = asking(longSearch());
-        assertThat(waitFor(1)).isTrue();
-        Thread.sleep(500);
-        leaving.close();
-        long left = System.nanoTime();
-        assertThat(waitFor(0)).isTrue();
-        assertThat((System.nanoTime() - left) / 1e9).as("seconds; the search alone would take eight more")
-                .isLessThan(6);
+        double waited = secondsUntilFree(asking(longSearch()), false);
+        // the same machine, the same search: how fast they are does not matter, only that it was left
+        assertThat(secondsUntilFree(asking(longSearch()), true)).as("of %.1f seconds of who waits", waited)
+                .isLessThan(0.7 * waited);
         Client.Answer next = new Client(application.address()).post("/api/v1/reckon/season-plan",
                 Map.of("today", "2026-05-01", "nucs", 100, "seconds", 1, "breeders", List.of(Map.of("id", "R")),
                         "builders", List.of(Map.of("id", "B 1", "load", 45)), "demands", List.of(Map.of("id", "one",

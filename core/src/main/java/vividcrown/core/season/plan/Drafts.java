@@ -68,7 +68,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         Optional<Begun> together = first(effort, watch);
         return together.flatMap(begun -> {
             Drafts apart = of(book.with(brief(), apart(begun.draft())));
-            if (apart.groups().size() == groups().size()) {
+            if (apart.groups().size() == groups().size() || watch.isStopped()) {
                 return together;
             }
             return apart.first(effort.half(), watch).filter(one -> one.weighed() < begun.weighed())
@@ -86,7 +86,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {
         List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
-        return model(ways, greedy(ways)).solve(effort, watch)
+        return model(ways, greedy(ways, watch)).solve(effort, watch)
                 .map(solution -> new Begun(this, fitted(ways, solution)));
     }
 
@@ -153,8 +153,8 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         return new SeasonModel(brief(), groups(), recipes, classes, Optional.of(kind), known);
     }
 
-    SeasonModel.Solution greedy(List<List<Recipe>> recipes) {
-        return new GreedyStart(brief(), groups(), recipes, classes).plan();
+    SeasonModel.Solution greedy(List<List<Recipe>> recipes, SolveWatch watch) {
+        return new GreedyStart(brief(), groups(), recipes, classes).plan(watch);
     }
 
     /** What a choice of the solver comes to. */

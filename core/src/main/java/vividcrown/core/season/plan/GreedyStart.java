@@ -5,8 +5,10 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
@@ -39,7 +41,7 @@ final class GreedyStart {
     private Map<Taken, Integer> taken = new HashMap<>();
     private Map<LocalDate, Double> minutes = new HashMap<>();
     private Set<LocalDate> out = new HashSet<>();
-    private final List<List<NucsAndCages.Limit>> limits;
+    private final Map<PromiseGroup, List<NucsAndCages.Limit>> limits = new IdentityHashMap<>();
     /** Asked over and over, and nothing that is tried changes it. */
     private final Map<Taken, Integer> most = new HashMap<>();
 
@@ -80,7 +82,7 @@ final class GreedyStart {
         this.lines = SeasonModel.linesAsked(groups);
         this.places = new NucsAndCages(brief);
         this.hours = new Hours(brief);
-        this.limits = groups.stream().map(group -> places.limits(group, groups)).toList();
+        groups.forEach(group -> limits.put(group, places.limits(group, groups)));
         brief.underway().locks().forEach(this::fix);
     }
 
@@ -88,7 +90,7 @@ final class GreedyStart {
      * Whoever is served badly comes earlier in the next round, and the cheapest of all rounds is taken ("squeaky wheel"; Joslin &amp;
      * Clements, Journal of Artificial Intelligence Research 10, 1999; from memory).
      */
-    SeasonModel.Solution plan() {
+    SeasonModel.Solution plan(SolveWatch watch) {
         Saved empty = save();
         List<Integer> order = new ArrayList<>(IntStream.range(0, groups.size()).boxed()
                 .sorted(Comparator.comparing((Integer index) -> groups.get(index).priority())
@@ -96,7 +98,7 @@ final class GreedyStart {
                 .toList());
         SeasonModel.Solution best = served(order);
         SeasonModel.Solution last = best;
-        for (int round = 1; round < MOST_ROUNDS; round++) {
+        for (int round = 1; round < MOST_ROUNDS && !watch.isStopped(); round++) {
             SeasonModel.Solution before = last;
             int[] trouble = IntStream.range(0, groups.size()).map(index -> trouble(index, before)).toArray();
             if (IntStream.of(trouble).sum() == 0) {
@@ -225,7 +227,7 @@ final class GreedyStart {
     private boolean places(PromiseGroup group, Recipe recipe, Recipe.Graft graft) {
         boolean fits = isInHours(hours.grafting(graft.day(), graft.cups()));
         fits &= hours.placing(graft.day(), group.product(), graft.placed()).map(this::isInHours).orElse(true);
-        for (NucsAndCages.Limit limit : limits.get(groups.indexOf(group))) {
+        for (NucsAndCages.Limit limit : Objects.requireNonNull(limits.get(group))) {
             for (LocalDate day : places.days(graft.day(), recipe.delivery()).toList()) {
                 Taken here = new Taken(limit, day);
                 fits &= taken.merge(here, graft.placed(), Integer::sum) <= most.computeIfAbsent(here,

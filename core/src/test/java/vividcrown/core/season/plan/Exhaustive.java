@@ -37,7 +37,7 @@ final class Exhaustive {
     SeasonModel model() {
         List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), Set.of(), brief.today(), _ -> 100);
         return new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
-                new GreedyStart(brief, groups, recipes, classes).plan());
+                new GreedyStart(brief, groups, recipes, classes).plan(SolveWatch.untilInterrupted()));
     }
 
     double cheapest() {

@@ -40,7 +40,8 @@ class GreedyStartTest {
                 .map(group -> finder.of(group, RecipeFinder.LATE_BY, Optional.empty())).toList();
         List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
                 _ -> 100);
-        SeasonModel.Solution plan = new GreedyStart(brief, groups, recipes, classes).plan();
+        SeasonModel.Solution plan = new GreedyStart(brief, groups, recipes, classes)
+                .plan(SolveWatch.untilInterrupted());
         List<Load> loads = new BatchSheet(brief, groups, classes).loads(plan);
         return new Begun(brief, groups, recipes, plan, new ParentsModel(brief, supply, loads).solve().batches());
     }
