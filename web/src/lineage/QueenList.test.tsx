@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import { screen } from '@testing-library/react'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { stage, yard } from '../testing/stage'
+import { laidOut, stage, yard } from '../testing/stage'
 import { QueenList } from './QueenList'
 
 const QUEENS = {
@@ -38,20 +38,7 @@ const QUEENS = {
   from: 0,
 }
 
-// jsdom lays nothing out: without a height no row is in sight
-beforeEach(() => {
-  vi.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(600)
-  vi.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(600)
-  vi.spyOn(HTMLElement.prototype, 'offsetWidth', 'get').mockReturnValue(900)
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-})
+beforeEach(laidOut)
 
 const show = (search = '') => {
   const set = vi.fn()

@@ -1,10 +1,10 @@
 // @vitest-environment jsdom
 import { useQuery } from '@tanstack/react-query'
 import { screen, waitFor } from '@testing-library/react'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../api/client'
 import type { PlannedLine, SeasonPage } from '../api/types'
-import { stage } from '../testing/stage'
+import { laidOut, stage } from '../testing/stage'
 import { PlannedThreads } from './PlannedThreads'
 import { seasonQuery } from './queries'
 
@@ -32,20 +32,7 @@ function Chart() {
   return data && <PlannedThreads season={data} />
 }
 
-// jsdom lays nothing out: without a height no row is in sight
-beforeEach(() => {
-  vi.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(600)
-  vi.spyOn(Element.prototype, 'clientWidth', 'get').mockReturnValue(900)
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-})
-afterEach(() => vi.unstubAllGlobals())
+beforeEach(laidOut)
 
 describe('a planned graft under the hand', () => {
   it('is put down when the plan comes back without it: moved, it is planned anew', async () => {

@@ -95,7 +95,24 @@ afterEach(() => {
   cleanup()
   localStorage.clear()
   vi.restoreAllMocks()
+  vi.unstubAllGlobals()
 })
+
+/** jsdom lays nothing out: without a height no row is in sight. To be called before each test that draws rows. */
+export function laidOut() {
+  vi.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(600)
+  vi.spyOn(Element.prototype, 'clientWidth', 'get').mockReturnValue(900)
+  vi.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(600)
+  vi.spyOn(HTMLElement.prototype, 'offsetWidth', 'get').mockReturnValue(900)
+  vi.stubGlobal(
+    'ResizeObserver',
+    class {
+      observe() {}
+      unobserve() {}
+      disconnect() {}
+    },
+  )
+}
 
 /** A ripe cell on the bar, unless more is said. */
 export const cell = (code: string, more: Partial<Queen> = {}): Queen => ({

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.reason.Wrong;
+import vividcrown.core.yard.YardDeed;
 
 /**
  * A place where mating nucs stand: it has a weather, drones and a way of its own.
@@ -20,12 +21,10 @@ import vividcrown.core.reason.Wrong;
 public record MatingYard(String id, int nucs, Means.NucsTaken busy, Optional<MatingClimate> climate, Set<String> lines,
         int driveMinutes) {
 
-    public static final int LONGEST_DRIVE_MINUTES = 600;
-
     public MatingYard {
         lines = Set.copyOf(lines);
-        if (nucs < 0 || driveMinutes < 0 || driveMinutes > LONGEST_DRIVE_MINUTES) {
-            throw Wrong.of("wrong.MatingYard", id, LONGEST_DRIVE_MINUTES, nucs, driveMinutes);
+        if (nucs < 0 || driveMinutes < 0 || driveMinutes > YardDeed.LONGEST_DRIVE_MINUTES) {
+            throw Wrong.of("wrong.MatingYard", id, YardDeed.LONGEST_DRIVE_MINUTES, nucs, driveMinutes);
         }
     }
 

@@ -72,6 +72,14 @@ public record PlannedBatch(LocalDate day, String builder, String breeder, String
         return shared;
     }
 
+    /** The part of its cells that goes to a yard, 0–1. */
+    public double partAt(String yard) {
+        double all = at.stream().mapToInt(At::cells).sum();
+        return all == 0
+                ? 0
+                : at.stream().filter(one -> one.yard().equals(yard)).mapToInt(At::cells).sum() / all;
+    }
+
     public PlannedBatch with(int otherCups, List<Share> otherShares) {
         return new PlannedBatch(day, builder, breeder, line, otherCups, otherShares, locked, grafter, at);
     }

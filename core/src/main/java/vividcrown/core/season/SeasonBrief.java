@@ -12,6 +12,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.demand.Backward;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
 
 /**
  * Everything that a season is planned from.
@@ -42,6 +43,13 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
     public int flightsAfter() {
         return Backward.fromGraft(Product.VIRGINS, expected.how(), expected.assumptions()).earliestDay()
                 + expected.assumptions().span(Figure.MATING_FLIGHTS).earliestDay();
+    }
+
+    /** Of these, those for whoever wants mated queens. */
+    public List<PlannedBatch.Share> forQueens(List<PlannedBatch.Share> shares) {
+        return shares.stream().filter(share -> share.cups() > 0 && demands.stream().anyMatch(
+                demand -> demand.id().equals(share.demand()) && SupplyKind.of(demand.product()) == SupplyKind.QUEENS))
+                .toList();
     }
 
     public SeasonBrief with(Means others) {

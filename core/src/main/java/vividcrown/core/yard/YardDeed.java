@@ -108,7 +108,6 @@ public sealed interface YardDeed extends Deed {
         }
 
         private static final int MOST_LINES = 20;
-        private static final int LONGEST_DRIVE_MINUTES = 600;
     }
 
     /** What bees find here now, as somebody saw it; it is believed for some days. */
@@ -118,6 +117,9 @@ public sealed interface YardDeed extends Deed {
     /** No hive is kept here any more. */
     record Closed(UUID yard) implements YardDeed {
     }
+
+    /** Nobody drives further to a yard and back. */
+    int LONGEST_DRIVE_MINUTES = 600;
 
     /** A year and a day, at once. */
     int MOST_DAYS = 367;

@@ -9,6 +9,7 @@ import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.mating.Distance;
 import vividcrown.core.yard.SiteCondition;
+import vividcrown.core.yard.YardDeed;
 import vividcrown.core.yard.YardFold;
 
 /** A place where hives stand. */
@@ -58,8 +59,6 @@ public interface Yard {
     /** What bees found there, as somebody said last. */
     Optional<YardFold.FlowNoted> flowSaid();
 
-    int MOST_RECKONED_MINUTES = 600;
-
     /** As the bees fly. */
     default double kilometresTo(Yard other) {
         return Distance.metres(latitude(), longitude(), other.latitude(), other.longitude()) / 1000;
@@ -70,7 +69,7 @@ public interface Yard {
      * (from memory of upland roads).
      */
     default int driveMinutesFrom(Yard home) {
-        return driveMinutes().orElseGet(() -> Math.min(MOST_RECKONED_MINUTES,
+        return driveMinutes().orElseGet(() -> Math.min(YardDeed.LONGEST_DRIVE_MINUTES,
                 (int) (5 * Math.round(2 * kilometresTo(home) * 1.5 / 40 * 60 / 5))));
     }
 

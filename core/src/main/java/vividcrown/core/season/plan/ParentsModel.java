@@ -12,7 +12,6 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -25,8 +24,6 @@ import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.DroneMother;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
-import vividcrown.core.season.demand.Demand;
-import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.solver.Solver;
 import vividcrown.core.time.DatedSpan;
@@ -152,13 +149,9 @@ final class ParentsModel {
     }
 
     private TreeMap<LocalDate, Double> virginsByGraft() {
-        Map<String, Demand> demands = new HashMap<>();
-        brief.demands().forEach(one -> demands.put(one.id(), one));
         TreeMap<LocalDate, Double> virgins = new TreeMap<>();
         for (Load load : loads) {
-            load.shares().stream()
-                    .filter(share -> SupplyKind
-                            .of(Objects.requireNonNull(demands.get(share.demand())).product()) == SupplyKind.QUEENS)
+            brief.forQueens(load.shares())
                     .forEach(share -> virgins.merge(load.day(),
                             supply.ripeOnAverage(load.day(), share.cups(), supply.usual()), Double::sum));
         }

@@ -83,7 +83,7 @@ public final class SeasonPlanner {
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
         if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
-            Optional<Drafts.Begun> evenly = Drafts.of(brief).evenly()
+            Optional<Drafts.Begun> evenly = begun.drafts().evenly()
                     .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst() / 2, deadline), watch);
             begun = evenly.isPresent() && evenly.get().weighed() < begun.weighed() ? evenly.get() : begun;
         }

@@ -73,11 +73,9 @@ final class Workload {
                     .computeIfAbsent(here, _ -> new TreeMap<>()).merge(day, ripe, Double::sum)));
             if (place.equals(Optional.of(NucsAndCages.Place.NUC))) {
                 placed += ripe;
-                int all = batch.at().stream().mapToInt(PlannedBatch.At::cells).sum();
-                batch.at().stream().filter(_ -> all > 0)
-                        .forEach(at -> places.days(batch.day(), share.delivery()).forEach(day -> atYards
-                                .computeIfAbsent(at.yard(), _ -> new TreeMap<>())
-                                .merge(day, ripe * at.cells() / all, Double::sum)));
+                batch.at().forEach(at -> places.days(batch.day(), share.delivery()).forEach(day -> atYards
+                        .computeIfAbsent(at.yard(), _ -> new TreeMap<>())
+                        .merge(day, ripe * batch.partAt(at.yard()), Double::sum)));
                 nucDays += ripe * ChronoUnit.DAYS.between(batch.day().plusDays(brief.ripeAfter()), share.delivery());
             }
         }

@@ -10,7 +10,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
@@ -22,7 +21,6 @@ import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
-import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.mating.Lot;
 import vividcrown.core.season.mating.Trip;
 import vividcrown.core.season.mating.YardChoice;
@@ -63,13 +61,20 @@ public final class YardPlan {
         if (brief.means().yards().isEmpty()) {
             return batches;
         }
-        List<Integer> ofQueens = IntStream.range(0, batches.size()).boxed()
-                .filter(at -> lot(batches.get(at), wanting).cells() > 0).toList();
-        List<List<PlannedBatch.At>> chosen = YardChoice.of(brief, supply,
-                ofQueens.stream().map(at -> lot(batches.get(at), wanting)).toList(), drones);
+        List<Integer> ofQueens = new ArrayList<>();
+        List<Lot> lots = new ArrayList<>();
+        for (int at = 0; at < batches.size(); at++) {
+            Lot lot = lot(batches.get(at), wanting);
+            if (lot.cells() > 0) {
+                ofQueens.add(at);
+                lots.add(lot);
+            }
+        }
+        List<List<PlannedBatch.At>> chosen = YardChoice.of(brief, supply, lots, drones);
         List<PlannedBatch> placed = new ArrayList<>(batches);
-        for (int index = 0; index < ofQueens.size(); index++) {
-            placed.set(ofQueens.get(index), batches.get(ofQueens.get(index)).with(chosen.get(index)));
+        for (int index = 0; index < lots.size(); index++) {
+            int at = ofQueens.get(index);
+            placed.set(at, batches.get(at).with(chosen.get(index)));
         }
         return placed;
     }
@@ -86,7 +91,7 @@ public final class YardPlan {
         int asked = 0;
         double upToHere = 0;
         int given = 0;
-        for (PlannedBatch.Share share : queens(batch)) {
+        for (PlannedBatch.Share share : brief.forQueens(batch.shares())) {
             // whole cells, and together no more than the batch has on average
             upToHere += supply.ripeOnAverage(batch.day(), share.cups(), batch.around());
             int cells = (int) Math.max(given == 0 ? 1 : 0, Math.round(upToHere) - given);
@@ -95,15 +100,9 @@ public final class YardPlan {
             stays.add(new Lot.Stay(cells, share.delivery()));
         }
         return new Lot(batch.day(), Optional.of(batch.line()), asked, Optional.of(batch.breeder()), stays,
-                queens(batch).stream().anyMatch(share -> wanting.contains(share.demand()))
+                brief.forQueens(batch.shares()).stream().anyMatch(share -> wanting.contains(share.demand()))
                         ? Lot.WANTED_MINUTES
                         : Lot.RAISING_MINUTES);
-    }
-
-    private List<PlannedBatch.Share> queens(PlannedBatch batch) {
-        return batch.shares().stream().filter(share -> share.cups() > 0
-                && SupplyKind.of(Objects.requireNonNull(demands.get(share.demand())).product()) == SupplyKind.QUEENS)
-                .toList();
     }
 
     /** The same where nobody has said it yet: grafts that were planned by hand, or long ago. */
@@ -122,17 +121,15 @@ public final class YardPlan {
         Set<String> lines = new TreeSet<>();
         double laying = 0;
         for (PlannedBatch batch : batches) {
-            int all = batch.at().stream().mapToInt(PlannedBatch.At::cells).sum();
-            for (PlannedBatch.At at : batch.at()) {
-                if (at.yard().equals(yard.id()) && all > 0) {
-                    double cells = supply.ripeOnAverage(batch.day(),
-                            queens(batch).stream().mapToInt(PlannedBatch.Share::cups).sum(), batch.around())
-                            * at.cells() / all;
-                    virgins.merge(batch.day(), cells, Double::sum);
-                    laying += cells * supply.rate(LossStep.MATING, batch.day(),
-                            batch.around().with(Circumstance.YARD, yard.id())).mean();
-                    lines.add(batch.line());
-                }
+            double part = batch.partAt(yard.id());
+            if (part > 0) {
+                double cells = part * supply.ripeOnAverage(batch.day(),
+                        brief.forQueens(batch.shares()).stream().mapToInt(PlannedBatch.Share::cups).sum(),
+                        batch.around());
+                virgins.merge(batch.day(), cells, Double::sum);
+                laying += cells * supply.rate(LossStep.MATING, batch.day(),
+                        batch.around().with(Circumstance.YARD, yard.id())).mean();
+                lines.add(batch.line());
             }
         }
         double cells = virgins.values().stream().mapToDouble(Double::doubleValue).sum();

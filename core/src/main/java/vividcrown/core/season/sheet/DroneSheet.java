@@ -13,7 +13,6 @@ import vividcrown.core.season.DroneColony;
 import vividcrown.core.season.Drones;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
-import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.plan.DroneStart;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.time.DatedSpan;
@@ -51,9 +50,7 @@ public record DroneSheet(LocalDate graft, String breeder, DatedSpan comb, DatedS
     }
 
     private static boolean mates(SeasonBrief brief, PlannedBatch batch) {
-        return batch.shares().stream().anyMatch(share -> brief.demands().stream()
-                .anyMatch(demand -> demand.id().equals(share.demand())
-                        && SupplyKind.of(demand.product()) == SupplyKind.QUEENS));
+        return !brief.forQueens(batch.shares()).isEmpty();
     }
 
     private static DroneSheet sheet(SeasonBrief brief, Supply supply, PlannedBatch batch, List<PlannedBatch> mating,

@@ -40,12 +40,6 @@ class ThreeDecisionsTest {
     private static final int SECOND_DUE = 51;
     private static final int USUAL_LOAD = 38;
     private static final int MOST = 12;
-    /**
-     * Three of the four lie within 2.5 %, one order of two queens worth a week's work at 7.7 %: the program leaves it to one day's luck where
-     * the best policy grafts for it on two.
-     */
-    private static final double HARDLY_MORE = 1.08;
-
     private final Supply supply = new Supply(brief(1, 1, 0));
     /** By graft, cups that took and cells that are placed at most: queens that come, and cells placed on average. */
     private final double[][][][] comes = new double[GRAFTS.size()][MOST + 1][MOST + 1][];
@@ -115,17 +109,22 @@ class ThreeDecisionsTest {
     private record Choice(int cups, int place) {
     }
 
+    /**
+     * What each may cost more. 2 % is wanted; one order of two queens worth a week's work falls short: the program leaves it to one day's luck
+     * where the best policy grafts for it on two.
+     */
     @ParameterizedTest
-    @CsvSource({"3, 3, 60, 600, 20", "2, 3, 60, 2400, 20", "3, 2, 60, 300, 60", "3, 3, 120, 0, 20"})
+    @CsvSource({"3, 3, 60, 600, 20, 1.03", "2, 3, 60, 2400, 20, 1.08", "3, 2, 60, 300, 60, 1.03",
+            "3, 3, 120, 0, 20, 1.03"})
     void asked_anew_on_each_day_it_costs_hardly_more_than_the_best_there_can_be(int first, int second,
-            double lateQueen, double lateOrder, double wasted) {
+            double lateQueen, double lateOrder, double wasted, double hardlyMore) {
         this.first = first;
         this.second = second;
         this.worth = new SeasonWorth(lateQueen, lateOrder, wasted, 0.2);
         this.placing = new Timing(brief(first, second, 0), supply).placing(worth);
         double best = best();
         double program = program();
-        assertThat(program).isBetween(best - 1e-6, HARDLY_MORE * best);
+        assertThat(program).isBetween(best - 1e-6, hardlyMore * best);
     }
 
     private static double work(int cups) {
