@@ -15,8 +15,11 @@ import vividcrown.core.solver.Solver;
  */
 public final class SeasonPlanner {
 
-    /** Shares of the effort; what remains looks for ways out. */
-    private static final List<Double> FOR_THE_DRAFTS = List.of(0.45, 0.2, 0.1);
+    /**
+     * Shares of the effort; what remains looks for ways out. The first draft only tells what orders have over for each other: it is the second,
+     * which counts on that, that is worth a long search.
+     */
+    private static final List<Double> FOR_THE_DRAFTS = List.of(0.12, 0.5, 0.1);
     /** Where all hold nobody wants ways out. */
     private static final double FOR_ALL_THAT_HOLD = 0.5;
     private static final double MUCH_DEARER = 1.05;
@@ -110,10 +113,12 @@ public final class SeasonPlanner {
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
                 PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
                 new YardPlan(drafts.brief(), drafts.supply(), draft.droneStarts()).uses(draft.batches()),
-                search(drafts, draft));
+                search(drafts, draft, latest));
     }
 
-    private SeasonPlan.Search search(Drafts drafts, Draft draft) {
+    /** Of the draft that is taken; where a later one is no better, how well that one was searched: it knew what is handed on. */
+    private SeasonPlan.Search search(Drafts drafts, Draft taken, Draft latest) {
+        Draft draft = latest.solution().bound() > taken.solution().bound() ? latest : taken;
         SeasonModel.Solution solution = draft.solution();
         // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
         double cost = Math.max(drafts.weighed(draft), solution.cost());
