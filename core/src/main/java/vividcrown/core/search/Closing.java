@@ -1,0 +1,38 @@
+package vividcrown.core.search;
+
+import java.util.ArrayList;
+import java.util.List;
+import vividcrown.core.reason.Sentence;
+
+/** In which order an open hive is closed: her comb and side last, everything in its place and facing the same way. */
+public final class Closing {
+
+    private Closing() {
+    }
+
+    /** @param held she is in a cage or catcher, not on her comb */
+    public static List<Sentence> order(Search search, boolean held) {
+        List<Sentence> all = new ArrayList<>();
+        all.add(Sentence.of("search.close.same"));
+        all.add(Sentence.of("search.close.wax"));
+        search.found().filter(Place.OnComb.class::isInstance).map(Place.OnComb.class::cast)
+                .ifPresent(side -> {
+                    if (!held) {
+                        all.add(Sentence.of("search.close.hers", side.box(), side.slot(),
+                                Sentence.of("search.side." + side.side())));
+                    }
+                });
+        search.outside().forEach(side -> all.add(Sentence.of(
+                search.found().isEmpty() ? "search.close.outsideUnseen" : "search.close.outside", side.slot())));
+        for (int box = 1; box <= search.hive().boxes().size(); box++) {
+            if (search.hive().box(box).excluderAbove()) {
+                all.add(Sentence.of("search.close.excluder", box));
+            }
+        }
+        all.add(Sentence.of("search.close.lid"));
+        if (held) {
+            all.add(Sentence.of("search.close.held"));
+        }
+        return all;
+    }
+}

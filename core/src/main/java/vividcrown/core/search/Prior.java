@@ -1,0 +1,280 @@
+package vividcrown.core.search;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import vividcrown.core.hive.FrameSide;
+import vividcrown.core.reading.Sign;
+
+/**
+ * Where she is likely to be before the lid is off, common practice: near the thickest eggs and the emptied middle, seldom on solid sealed brood ringed
+ * by honey, hardly on food or foundation; without brood in the middle of the cluster; a virgin anywhere. She seldom crosses a band of honey. Where
+ * she was last seen counts for days. No place is at nought.
+ */
+final class Prior {
+
+    private static final double RINGED_BY_HONEY = 0.6;
+    /** At the middle of the cluster, and at its edge. */
+    private static final double MIDDLE = 1.8;
+    private static final double EDGE = 0.15;
+    private static final double STEEP = 2.2;
+    /** How far the middle counts where it is known what stands on a side. */
+    private static final double MIDDLE_STILL = 0.4;
+    private static final double BEYOND_HONEY = 0.35;
+    private static final double HONEY_BOX = 0.3;
+    private static final double ABOVE_EXCLUDER = 0.02;
+    private static final double SMALL_ABOVE_EXCLUDER = 0.2;
+    /** Sealed brood and old larvae without an egg in the whole box: she is in another. */
+    private static final double NO_EGGS_IN_THE_BOX = 0.35;
+    private static final int SIDES_READ = 4;
+    private static final double OF_ITS_OWN = 0.6;
+    private static final double OF_THE_FACING = 0.25;
+    private static final double OF_THE_BACK = 0.15;
+    private static final double RESTLESS_SPREAD = 0.6;
+    private static final double VIRGIN_SPREAD = 0.3;
+    private static final double DIRECTION_IN_WINTER = 0.2;
+    private static final double LID = 0.015;
+    private static final double WALLS = 0.012;
+    private static final double FLOOR = 0.01;
+    private static final double EXCLUDER = 0.01;
+    private static final double HOLE = 0.008;
+    private static final double RESTLESS_OFF_COMBS = 3;
+    private static final double LAST_SEEN_TODAY = 0.75;
+    private static final double LAST_SEEN_FADES_DAYS = 0.8;
+    /** In winter the cluster hardly moves. */
+    private static final double LAST_SEEN_FADES_WINTER_DAYS = 8;
+    private static final double NEXT_PLACE = 0.45;
+    private static final double LEAST = 0.0004;
+
+    private final HiveSearched hive;
+    private final Circumstances under;
+    private final Ways ways;
+
+    Prior(HiveSearched hive, Circumstances under, Ways ways) {
+        this.hive = hive;
+        this.under = under;
+        this.ways = ways;
+    }
+
+    /** For each place, given that she is in the hive; together 1, none at nought. */
+    double[] odds() {
+        double[] combs = smoothed(byContent());
+        double spread = under.is(QueenTrait.VIRGIN)
+                ? VIRGIN_SPREAD
+                : under.isRestless() ? RESTLESS_SPREAD : 1;
+        for (int at = 0; at < combs.length; at++) {
+            combs[at] = Math.pow(combs[at], spread);
+        }
+        double[] odds = shared(combs);
+        hive.lastSeen().ifPresent(seen -> towards(odds, seen));
+        double floor = LEAST / odds.length;
+        for (int at = 0; at < odds.length; at++) {
+            odds[at] = (odds[at] + floor) / (1 + LEAST);
+        }
+        return odds;
+    }
+
+    private double[] byContent() {
+        double[] weights = new double[ways.size()];
+        for (int box = 1; box <= hive.boxes().size(); box++) {
+            BoxThere there = hive.box(box);
+            double ofBox = ofBox(box);
+            double[] middle = middle(there);
+            for (int nth = 0; nth < there.combs().size(); nth++) {
+                CombThere comb = there.combs().get(nth);
+                for (FrameSide side : FrameSide.values()) {
+                    double beyond = isBeyondHoney(there, nth) ? BEYOND_HONEY : 1;
+                    weights[ways.of(new Place.OnComb(box, comb.slot(), side))] = ofBox * beyond
+                            * side(comb.on(side), middle[nth]);
+                }
+            }
+        }
+        return weights;
+    }
+
+    /** What stood on it when it was read, and how near to the middle of the bees it hangs. */
+    private double side(List<Sign> signs, double middle) {
+        Shows shows = Shows.of(signs);
+        if (shows == Shows.NOTHING) {
+            return middle;
+        }
+        boolean ringed = shows == Shows.SEALED && signs.contains(Sign.SEALED_HONEY);
+        double known = OnceRead.times(shows, hive.readDays()) * (ringed ? RINGED_BY_HONEY : 1);
+        double counts = shows.isBarrier() ? 1 : direction(under.laying());
+        return Math.pow(known, counts) * Math.pow(middle, 1 - (1 - MIDDLE_STILL) * counts);
+    }
+
+    /** How far the trail of the eggs leads to her: hardly in winter. */
+    static double direction(double laying) {
+        return DIRECTION_IN_WINTER + (1 - DIRECTION_IN_WINTER) * Math.min(1, 2 * laying);
+    }
+
+    /** For each comb how near it hangs to the middle of the brood, or of the bees where there is none, or of the box. */
+    private static double[] middle(BoxThere box) {
+        int count = box.combs().size();
+        double sum = 0;
+        double at = 0;
+        for (int nth = 0; nth < count; nth++) {
+            CombThere comb = box.combs().get(nth);
+            double brood = (Shows.of(comb.near()).isBrood() ? 1 : 0) + (Shows.of(comb.far()).isBrood() ? 1 : 0);
+            double bees = comb.bees().map(covered -> 0.2 * covered).orElse(0.0);
+            sum += brood + bees;
+            at += (brood + bees) * nth;
+        }
+        double centre = sum > 0 ? at / sum : (count - 1) / 2.0;
+        double[] near = new double[count];
+        for (int nth = 0; nth < count; nth++) {
+            double away = (nth - centre) / Math.max(1, count / 2.0);
+            near[nth] = EDGE + (MIDDLE - EDGE) * Math.exp(-STEEP * away * away);
+        }
+        return near;
+    }
+
+    private double ofBox(int box) {
+        BoxThere there = hive.box(box);
+        boolean slips = under.is(QueenTrait.VIRGIN) || under.is(QueenTrait.SMALL);
+        double all = 1;
+        if (hive.isAboveExcluder(box) && !hasBrood(there)) {
+            all *= slips ? SMALL_ABOVE_EXCLUDER : ABOVE_EXCLUDER;
+        } else if (there.honey() && !hasBrood(there)) {
+            all *= HONEY_BOX;
+        }
+        return hive.boxes().size() > 1 && hasOldBroodOnly(there) ? all * NO_EGGS_IN_THE_BOX : all;
+    }
+
+    private static boolean hasBrood(BoxThere box) {
+        return shown(box).stream().anyMatch(Shows::isBrood);
+    }
+
+    private static boolean hasOldBroodOnly(BoxThere box) {
+        List<Shows> shown = shown(box);
+        return shown.size() >= SIDES_READ && shown.stream().anyMatch(Shows::isBrood)
+                && shown.stream().noneMatch(one -> one == Shows.EGGS || one == Shows.MANY_EGGS);
+    }
+
+    /** Of the sides that were read. */
+    private static List<Shows> shown(BoxThere box) {
+        List<Shows> all = new ArrayList<>();
+        for (CombThere comb : box.combs()) {
+            for (FrameSide side : FrameSide.values()) {
+                Shows shows = Shows.of(comb.on(side));
+                if (shows != Shows.NOTHING) {
+                    all.add(shows);
+                }
+            }
+        }
+        return all;
+    }
+
+    /** A comb of food on both sides hangs between it and all brood of its box. */
+    private static boolean isBeyondHoney(BoxThere box, int nth) {
+        List<CombThere> combs = box.combs();
+        boolean left = false;
+        boolean right = false;
+        boolean any = false;
+        for (int other = 0; other < combs.size(); other++) {
+            boolean brood = Shows.of(combs.get(other).near()).isBrood() || Shows.of(combs.get(other).far()).isBrood();
+            if (brood) {
+                any = true;
+                boolean barred = isBarred(combs, Math.min(nth, other), Math.max(nth, other));
+                left |= other <= nth && !barred;
+                right |= other >= nth && !barred;
+            }
+        }
+        return any && !left && !right;
+    }
+
+    private static boolean isBarred(List<CombThere> combs, int from, int until) {
+        for (int between = from + 1; between < until; between++) {
+            if (Shows.of(combs.get(between).near()).isBarrier() && Shows.of(combs.get(between).far()).isBarrier()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Evidence raises the neighbourhood, not one side alone. */
+    private double[] smoothed(double[] weights) {
+        double[] out = new double[weights.length];
+        for (int at = 0; at < weights.length; at++) {
+            if (!(ways.at(at) instanceof Place.OnComb side)) {
+                continue;
+            }
+            double facing = facing(side).map(other -> weights[ways.of(other)]).orElse(weights[at]);
+            out[at] = OF_ITS_OWN * weights[at] + OF_THE_FACING * facing
+                    + OF_THE_BACK * weights[ways.of(side.otherSide())];
+        }
+        return out;
+    }
+
+    private Optional<Place.OnComb> facing(Place.OnComb side) {
+        List<CombThere> combs = hive.box(side.box()).combs();
+        int nth = 0;
+        while (combs.get(nth).slot() != side.slot()) {
+            nth++;
+        }
+        int other = side.side() == FrameSide.NEAR ? nth - 1 : nth + 1;
+        if (other < 0 || other >= combs.size()) {
+            return Optional.empty();
+        }
+        return Optional.of(new Place.OnComb(side.box(), combs.get(other).slot(),
+                side.side() == FrameSide.NEAR ? FrameSide.FAR : FrameSide.NEAR));
+    }
+
+    /** The combs share what lid, walls, floor, excluders and holes leave. */
+    private double[] shared(double[] combs) {
+        double[] odds = new double[combs.length];
+        double elsewhere = 0;
+        double times = under.isRestless() ? RESTLESS_OFF_COMBS : 1;
+        for (int at = 0; at < odds.length; at++) {
+            odds[at] = times * switch (ways.at(at)) {
+                case Place.OnComb _ -> 0;
+                case Place.InHole _ -> HOLE;
+                case Place.Lid _ -> LID;
+                case Place.Walls(int box) -> hive.isAboveExcluder(box) ? WALLS * ABOVE_EXCLUDER : WALLS;
+                case Place.Excluder _ -> EXCLUDER;
+                case Place.Floor _ -> FLOOR;
+            };
+            elsewhere += odds[at];
+        }
+        double sum = Arrays.stream(combs).sum();
+        for (int at = 0; at < odds.length; at++) {
+            odds[at] += combs[at] / sum * (1 - elsewhere);
+        }
+        return odds;
+    }
+
+    /** She was seen there; since then she has walked on. */
+    private void towards(double[] odds, HiveSearched.LastSeen seen) {
+        double fades = LAST_SEEN_FADES_WINTER_DAYS
+                + (LAST_SEEN_FADES_DAYS - LAST_SEEN_FADES_WINTER_DAYS) * Math.min(1, 2 * under.laying());
+        double still = LAST_SEEN_TODAY * Math.exp(-seen.days() / fades);
+        double[] near = new double[odds.length];
+        int there = ways.of(seen.place());
+        double all = 0;
+        for (int step : ways.to(there)) {
+            for (int next : ways.to(step)) {
+                near[next] += NEXT_PLACE * NEXT_PLACE * gladly(there, step) * gladly(step, next);
+            }
+            near[step] += NEXT_PLACE * gladly(there, step);
+        }
+        near[there] += 1 - NEXT_PLACE;
+        for (double one : near) {
+            all += one;
+        }
+        for (int at = 0; at < odds.length; at++) {
+            odds[at] = (1 - still) * odds[at] + still * near[at] / all;
+        }
+    }
+
+    private double gladly(int from, int to) {
+        double sum = Arrays.stream(ways.gladly(from)).sum();
+        for (int way = 0; way < ways.to(from).length; way++) {
+            if (ways.to(from)[way] == to) {
+                return ways.gladly(from)[way] / sum;
+            }
+        }
+        return 0;
+    }
+}

@@ -1,0 +1,161 @@
+package vividcrown.core.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import vividcrown.core.hive.FrameSide;
+
+/** When to go on, when to stop, how to hold her and what may leave. Common practice. */
+class SearchWordTest {
+
+    private static final HiveSearched HIVE = HiveSearched.unread(6);
+    private static final Instant NOW = Instant.parse("2026-06-12T10:00:00Z");
+
+    private static Search after(Circumstances under, double chance, int passes) {
+        List<SearchAct> acts = new ArrayList<>();
+        for (int pass = 0; pass < passes; pass++) {
+            for (int slot = 1; slot <= 6; slot++) {
+                for (FrameSide side : FrameSide.values()) {
+                    acts.add(new SearchAct.Looked(new Place.OnComb(1, slot, side), Shows.NOTHING));
+                }
+            }
+        }
+        return Search.after(new HiveSearched(HIVE.boxes(), 0, Optional.empty(), chance), under, acts);
+    }
+
+    private static Circumstances of(QueenTrait... traits) {
+        return new Circumstances(Set.of(traits), 1, false, false, false, Searcher.EXPERIENCED);
+    }
+
+    private static AtTheHive there(double celsius, boolean robbing, Optional<Integer> given, Optional<Integer> virgin) {
+        return new AtTheHive(Optional.of(celsius), false, robbing, given, virgin, false);
+    }
+
+    private static Stop stop(Search search, WhySearch why) {
+        return SearchWord.of(search, why, AtTheHive.FAIR).stop();
+    }
+
+    @Test
+    void after_two_passes_close_and_come_back() {
+        assertThat(stop(after(of(), 0.95, 1), WhySearch.SHOW)).isEqualTo(Stop.GO_ON);
+        assertThat(stop(after(of(), 0.95, 2), WhySearch.SHOW)).isEqualTo(Stop.COME_BACK);
+    }
+
+    @Test
+    void who_must_find_her_sieves_but_never_a_virgin_or_a_small_queen() {
+        assertThat(stop(after(of(), 0.95, 2), WhySearch.TAKE_OUT)).isEqualTo(Stop.SIEVE);
+        assertThat(stop(after(of(QueenTrait.VIRGIN), 0.95, 2), WhySearch.TAKE_OUT)).isEqualTo(Stop.COME_BACK);
+        assertThat(stop(after(of(QueenTrait.SMALL), 0.95, 2), WhySearch.TAKE_OUT)).isEqualTo(Stop.COME_BACK);
+    }
+
+    @Test
+    void a_marked_queen_not_seen_in_a_doubtful_hive_is_likelier_gone_than_missed() {
+        assertThat(stop(after(of(QueenTrait.MARKED), 0.7, 1), WhySearch.TAKE_OUT)).isEqualTo(Stop.DOUBT_SHE_IS_HERE);
+        // a virgin is missed more often than seen: the same search says little of her
+        assertThat(stop(after(of(QueenTrait.VIRGIN), 0.7, 1), WhySearch.TAKE_OUT)).isEqualTo(Stop.GO_ON);
+    }
+
+    @Test
+    void cold_robbing_a_queen_just_given_and_a_virgin_that_mates_leave_it_shut() {
+        Search fresh = after(of(), 0.95, 0);
+        List<AtTheHive> forbidden = List.of(there(8, false, Optional.empty(), Optional.empty()),
+                there(22, true, Optional.empty(), Optional.empty()),
+                there(22, false, Optional.of(3), Optional.empty()),
+                there(22, false, Optional.empty(), Optional.of(9)));
+        assertThat(forbidden).allSatisfy(there -> {
+            SearchWord word = SearchWord.of(fresh, WhySearch.MARK, there);
+            assertThat(word.stop()).isEqualTo(Stop.LEAVE_SHUT);
+            assertThat(word.next()).isEmpty();
+            assertThat(word.reasons()).isNotEmpty();
+        });
+        assertThat(SearchWord.of(fresh, WhySearch.MARK, there(22, false, Optional.of(9), Optional.of(20))).stop())
+                .isEqualTo(Stop.GO_ON);
+    }
+
+    @Test
+    void a_hive_that_already_stands_open_is_closed_sooner_when_it_is_cold() {
+        List<SearchAct> acts = List.of(new SearchAct.Looked(new Place.OnComb(1, 1, FrameSide.NEAR), Shows.FOOD,
+                Optional.of(12.0)));
+        Search long12 = Search.after(HIVE, of(), acts);
+        assertThat(SearchWord.of(long12, WhySearch.SHOW, there(13, false, Optional.empty(), Optional.empty())).stop())
+                .isEqualTo(Stop.CLOSE_NOW);
+        assertThat(SearchWord.of(long12, WhySearch.SHOW, there(24, false, Optional.empty(), Optional.empty())).stop())
+                .isEqualTo(Stop.GO_ON);
+    }
+
+    @Test
+    void heavy_smoke_is_a_reason_to_doubt_a_failed_search() {
+        Circumstances smoked = new Circumstances(Set.of(), 1, true, false, false, Searcher.EXPERIENCED);
+        SearchWord word = SearchWord.of(after(smoked, 0.95, 1), WhySearch.MARK, AtTheHive.FAIR);
+        assertThat(word.cautions()).anyMatch(one -> one.toString().contains("says less"));
+    }
+
+    @Test
+    void whoever_has_her_in_hand_renews_a_worn_mark() {
+        Search found = Search.after(HIVE, of(QueenTrait.MARK_WORN),
+                List.of(new SearchAct.Found(new Place.OnComb(1, 3, FrameSide.FAR))));
+        SearchWord word = SearchWord.of(found, WhySearch.CAGE, AtTheHive.FAIR);
+        assertThat(word.stop()).isEqualTo(Stop.FOUND);
+        assertThat(word.cautions()).anyMatch(one -> one.toString().contains("mark her while she is in hand"));
+        assertThat(word.cautions()).anyMatch(one -> one.toString().contains("never grip"));
+    }
+
+    @Test
+    void her_comb_goes_in_with_its_side_and_the_one_outside_is_looked_over_again() {
+        List<SearchAct> acts = new ArrayList<>();
+        acts.add(new SearchAct.Looked(new Place.OnComb(1, 1, FrameSide.NEAR), Shows.FOOD));
+        acts.add(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR)));
+        List<String> found = Closing.order(Search.after(HIVE, of(), acts), false).stream().map(Object::toString)
+                .toList();
+        assertThat(found).anyMatch(one -> one.contains("Her comb last") && one.contains("slot 4"));
+        acts.removeLast();
+        List<String> unseen = Closing.order(Search.after(HIVE, of(), acts), false).stream().map(Object::toString)
+                .toList();
+        assertThat(unseen).anyMatch(one -> one.contains("slot 1") && one.contains("once more"));
+    }
+
+    @Test
+    void a_secured_queen_counts_only_until_she_was_last_verified() {
+        assertThat(Held.NOTED.isSafe(NOW.minus(Duration.ofMinutes(4)), NOW)).isTrue();
+        assertThat(Held.NOTED.isSafe(NOW.minus(Duration.ofMinutes(20)), NOW)).isFalse();
+        assertThat(Held.PRESS_IN_CAGE.isSafe(NOW.minus(Duration.ofDays(2)), NOW)).isTrue();
+        assertThat(Held.PRESS_IN_CAGE.isSafe(NOW.minus(Duration.ofDays(5)), NOW)).isFalse();
+        assertThat(Held.CAGE.isSafe(NOW.plus(Duration.ofDays(1)), NOW)).as("verified tomorrow").isFalse();
+    }
+
+    @Test
+    void a_comb_leaves_by_one_of_two_gates_or_stays() {
+        Search begun = after(of(), 0.95, 0);
+        assertThat(leaving(begun, 3, Optional.empty(), 0)).isEqualTo(Leaving.Level.NOT_SAFE);
+        Search searched = Search.after(HIVE, of(), both(3));
+        assertThat(leaving(searched, 3, Optional.empty(), 0)).isEqualTo(Leaving.Level.BOTH_SIDES_SEARCHED);
+        assertThat(leaving(searched, 4, Optional.empty(), 0)).as("another comb").isEqualTo(Leaving.Level.NOT_SAFE);
+        List<SearchAct> since = new ArrayList<>(both(3));
+        since.addAll(both(5));
+        assertThat(leaving(Search.after(HIVE, of(), since), 3, Optional.empty(), 0)).as("put back since")
+                .isEqualTo(Leaving.Level.NOT_SAFE);
+        Search found = Search.after(HIVE, of(), List.of(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR))));
+        assertThat(leaving(found, 3, Optional.of(Held.NOTED), 2)).isEqualTo(Leaving.Level.SEEN_ELSEWHERE);
+        assertThat(leaving(found, 3, Optional.of(Held.NOTED), 30)).isEqualTo(Leaving.Level.NOT_SAFE);
+        assertThat(leaving(found, 4, Optional.of(Held.NOTED), 1)).as("her own comb").isEqualTo(Leaving.Level.NOT_SAFE);
+        assertThat(leaving(found, 4, Optional.of(Held.PRESS_IN_CAGE), 1)).as("caged on it")
+                .isEqualTo(Leaving.Level.NOT_SAFE);
+        assertThat(leaving(found, 4, Optional.of(Held.CATCHER), 1)).isEqualTo(Leaving.Level.SEEN_ELSEWHERE);
+    }
+
+    private static List<SearchAct> both(int slot) {
+        return List.of(new SearchAct.Looked(new Place.OnComb(1, slot, FrameSide.NEAR), Shows.NOTHING),
+                new SearchAct.Looked(new Place.OnComb(1, slot, FrameSide.FAR), Shows.NOTHING));
+    }
+
+    private static Leaving.Level leaving(Search search, int slot, Optional<Held> held, int minutesAgo) {
+        return Leaving.comb(search, 1, slot, held, held.map(_ -> NOW.minus(Duration.ofMinutes(minutesAgo))), NOW)
+                .level();
+    }
+}
