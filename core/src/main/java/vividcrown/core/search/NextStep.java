@@ -33,9 +33,17 @@ final class NextStep {
     private record Weighed(Looking.Look look, double lifts) {
     }
 
-    Next best(Standing at) {
-        Weighed best = promising(at, PROMISING).map(look -> new Weighed(look, first(at, look)))
+    Looking.Look chosen(Standing at) {
+        return weighed(at).look();
+    }
+
+    private Weighed weighed(Standing at) {
+        return promising(at, PROMISING).map(look -> new Weighed(look, first(at, look)))
                 .min(Comparator.comparingDouble(Weighed::lifts)).orElseThrow();
+    }
+
+    Next best(Standing at) {
+        Weighed best = weighed(at);
         return new Next(looking.step(at, best.look()), looking.after(at, best.look()).chance(),
                 best.lifts() / at.chanceHere());
     }

@@ -19,7 +19,7 @@ final class Telling {
 
     private static final int NEXT = 2;
     /** Sides near each other show alike, so each tells only part of its own. */
-    private static final double OF_ITS_OWN = 0.6;
+    private static final double OF_ITS_OWN = 0.8;
     private static final Map<Near, Map<Shows, Double>> CHANCE = new EnumMap<>(Near.class);
 
     static {
