@@ -25,6 +25,7 @@ const ColoniesScreen = lazy(() => import('../colonies/ColoniesScreen'))
 const ColonyScreen = lazy(() => import('../colonies/ColonyScreen'))
 const FrameScreen = lazy(() => import('../colonies/FrameScreen'))
 const ReadScreen = lazy(() => import('../colonies/ReadScreen'))
+const SearchScreen = lazy(() => import('../colonies/SearchScreen'))
 const SeasonScreen = lazy(() => import('../season/SeasonScreen'))
 const OrdersScreen = lazy(() => import('../orders/OrdersScreen'))
 const BuildersScreen = lazy(() => import('../builders/BuildersScreen'))
@@ -74,6 +75,7 @@ const router = createBrowserRouter([
           { path: '/colonies', element: later(<ColoniesScreen />) },
           { path: '/colonies/:id', element: later(<ColonyScreen />) },
           { path: '/colonies/:id/read', element: later(<ReadScreen />) },
+          { path: '/colonies/:id/search', element: later(<SearchScreen />) },
           { path: '/frames/:id', element: later(<FrameScreen />) },
           { path: '/queens', element: later(<QueensScreen />) },
           { path: '/queens/:id', element: later(<QueenScreen />) },

@@ -66,6 +66,12 @@ function Colony({
         >
           {t('colonies.doRead')}
         </Link>
+        <Link
+          to={`/colonies/${colony.id}/search`}
+          className="act ml-3 inline-flex min-h-12 items-center"
+        >
+          {t('find.do')}
+        </Link>
         <button
           className="act ml-3"
           aria-expanded={open === 'change'}

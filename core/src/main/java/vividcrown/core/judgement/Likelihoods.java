@@ -125,6 +125,7 @@ final class Likelihoods {
 
     private static final double TABLE_WEIGHT = 60;
     private static final double SURE = 0.001;
+    private static final double SEES_LAYING = 0.58;
 
     private final List<SignOdds> lines;
 
@@ -213,7 +214,7 @@ final class Likelihoods {
             case NONE -> 0.006;
             case VIRGIN -> 0.17;
             case MATED -> 0.3;
-            case LAYING -> phase.cells() == Cells.SWARM ? 0.42 : 0.58;
+            case LAYING -> phase.cells() == Cells.SWARM ? 0.42 : SEES_LAYING;
             case TWO -> 0.8;
             case UNMATED, FAILING -> 0.5;
             case CAGED, GIVEN -> 0.8;
@@ -222,8 +223,21 @@ final class Likelihoods {
         if (phase.queen() == Queen.NONE) {
             return once;
         }
+        if (reading.missed().isPresent()) {
+            return seesAsSearched(once, reading.missed().get());
+        }
         double found = reading.saw(Sign.SMOKED_HEAVILY) ? 0.6 * once : once;
         return reading.saw(Sign.SEARCHED_TWICE) ? 1 - (1 - found) * (1 - 0.6 * found) : found;
+    }
+
+    /**
+     * A search that is known look by look: who is harder to see is missed by it more often, as if the looks were so many times the usual one.
+     *
+     * @param once chance that a usual search sees such a queen
+     */
+    private static double seesAsSearched(double once, double missed) {
+        double times = Math.log(Math.max(missed, SURE)) / Math.log(1 - SEES_LAYING);
+        return Math.clamp(1 - Math.pow(1 - once, times), SURE, 1 - SURE);
     }
 
     /** Who was mated within days still looks like a virgin; an old queen hardly ever. */

@@ -6,6 +6,7 @@ import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import vividcrown.core.reason.Wrong;
 
@@ -15,8 +16,16 @@ import vividcrown.core.reason.Wrong;
  * @param seen signs that were there, with the general ones above them
  * @param absent signs that were looked for on every frame and were not there, with the particular ones below them
  * @param cells queen cells and cups, by look and place
+ * @param missed of a search for the queen in vain whose every look is known: how likely it would have missed her, were she laying in there, 0–1; empty if it is
+ *        not known so exactly how she was searched for
  */
-public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<CellsSeen> cells) {
+public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<CellsSeen> cells,
+        Optional<Double> missed) {
+
+    /** Where nothing is known of single looks for the queen. */
+    public Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<CellsSeen> cells) {
+        this(day, seen, absent, cells, Optional.empty());
+    }
 
     /** @throws IllegalArgumentException if a sign is both seen and absent */
     public Reading {
@@ -46,7 +55,7 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         EnumSet<Sign> all = EnumSet.noneOf(Sign.class);
         all.addAll(absent);
         all.addAll(Arrays.asList(signs));
-        return new Reading(day, seen, all, cells);
+        return new Reading(day, seen, all, cells, missed);
     }
 
     /**
@@ -86,14 +95,21 @@ public record Reading(LocalDate day, Set<Sign> seen, Set<Sign> absent, List<Cell
         List<CellsSeen> all = new ArrayList<>(cells);
         other.cells.stream().filter(cell -> !cells.contains(cell)).forEach(all::add);
         missing.removeIf(sign -> sign == Sign.QUEEN_CELLS && all.stream().anyMatch(cell -> cell.look().isAlive()));
-        return new Reading(day, there, missing, all);
+        return new Reading(day, there, missing, all, bothMissed(other));
+    }
+
+    /** Whoever searched twice on one day would have missed her only if both did. */
+    private Optional<Double> bothMissed(Reading other) {
+        return missed.isPresent() && other.missed.isPresent()
+                ? Optional.of(missed.get() * other.missed.get())
+                : missed.or(() -> other.missed);
     }
 
     /** The same reading with these cells. */
     public Reading with(CellLook look, CombPlace place, int count) {
         List<CellsSeen> all = new ArrayList<>(cells);
         all.add(new CellsSeen(look, place, count));
-        return new Reading(day, seen, absent, all);
+        return new Reading(day, seen, absent, all, missed);
     }
 
     public boolean saw(Sign sign) {

@@ -1,5 +1,6 @@
 package vividcrown.core.search;
 
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.Stream;
@@ -46,6 +47,18 @@ final class NextStep {
         Weighed best = weighed(at);
         return new Next(looking.step(at, best.look()), looking.after(at, best.look()).chance(),
                 best.lifts() / at.chanceHere());
+    }
+
+    /** What comes one after the other as long as nothing is seen that is not known: for whoever has no signal. */
+    List<Step> order(Standing from, int most) {
+        List<Step> all = new ArrayList<>();
+        Standing at = from;
+        for (int nth = 0; nth < most; nth++) {
+            Looking.Look look = nth == 0 ? chosen(at) : looking.mostForItsCost(at);
+            all.add(looking.step(at, look));
+            at = looking.after(at, look).left();
+        }
+        return all;
     }
 
     private Stream<Looking.Look> promising(Standing at, int most) {

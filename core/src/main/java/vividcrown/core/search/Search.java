@@ -340,4 +340,9 @@ public final class Search {
                 ? Optional.empty()
                 : Optional.of(new NextStep(looking, ways.size()).best(at));
     }
+
+    /** So many steps one after the other as long as nothing is seen that is not known; empty once she is found or the hive is closed. */
+    public List<Step> order(int most) {
+        return found.isPresent() || closed ? List.of() : new NextStep(looking, ways.size()).order(at, most);
+    }
 }

@@ -31,6 +31,7 @@ import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.search.SearchDeed;
 import vividcrown.core.swarm.SwarmDeed;
 import vividcrown.core.swarm.SwarmPath;
 import vividcrown.server.hive.Hive;
@@ -155,6 +156,8 @@ public class ColonyBook {
             SeenOfHer.reading(sight, entry.day()).ifPresent(readings::add);
             SeenOfHer.event(sight).ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind)));
         }
+        ofKind(ordered, SearchDeed.Searched.class)
+                .forEach(entry -> readings.add(((SearchDeed.Searched) entry.deed()).on(entry.day())));
         readings.sort(Comparator.comparing(Reading::day));
         events.sort(Comparator.comparing(ColonyEvent::day));
         return new Facts(reads, readings, events,

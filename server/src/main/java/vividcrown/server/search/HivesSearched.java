@@ -1,0 +1,162 @@
+package vividcrown.server.search;
+
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+import vividcrown.core.climate.BeeYear;
+import vividcrown.core.hive.BoxKind;
+import vividcrown.core.hive.FrameSide;
+import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.judgement.Contents.QueenIs;
+import vividcrown.core.judgement.Verdict;
+import vividcrown.core.queen.Stage;
+import vividcrown.core.queen.Thread;
+import vividcrown.core.reading.ColonyEvent;
+import vividcrown.core.reading.EventKind;
+import vividcrown.core.reading.Sign;
+import vividcrown.core.search.BoxThere;
+import vividcrown.core.search.CombThere;
+import vividcrown.core.search.HiveSearched;
+import vividcrown.core.search.Place;
+import vividcrown.core.search.QueenTrait;
+import vividcrown.server.colony.ColonyBook;
+import vividcrown.server.colony.ColonyJudge;
+import vividcrown.server.hive.Hive;
+import vividcrown.server.hive.StackBox;
+import vividcrown.server.hive.Stacks;
+import vividcrown.server.queen.QueenReader;
+import vividcrown.server.queen.QueenView;
+import vividcrown.server.queen.Queens;
+import vividcrown.server.yard.Yard;
+import vividcrown.server.yard.Yards;
+
+/** A hive of the record as it is searched: its combs as they were read last, where she was seen, who she is, how surely she is there. */
+@Component
+class HivesSearched {
+
+    private static final int LONG_AGO_DAYS = 42;
+
+    private final Stacks stacks;
+    private final Yards yards;
+    private final ColonyBook book;
+    private final ColonyJudge judges;
+    private final Queens queens;
+    private final QueenReader reader;
+
+    HivesSearched(Stacks stacks, Yards yards, ColonyBook book, ColonyJudge judges, Queens queens, QueenReader reader) {
+        this.stacks = stacks;
+        this.yards = yards;
+        this.book = book;
+        this.judges = judges;
+        this.queens = queens;
+        this.reader = reader;
+    }
+
+    /**
+     * @param traits as the record has her
+     * @param laying of her full laying, what a queen does on that day there
+     * @param levels of each box with combs, its place in the whole stack
+     */
+    record Known(HiveSearched hive, Set<QueenTrait> traits, double laying, Optional<Integer> queenGivenDays,
+            Optional<Integer> virginDays, List<Integer> levels) {
+    }
+
+    private record Noted(LocalDate day, ReadingNotes notes) {
+    }
+
+    /** @return empty if nothing in it holds combs */
+    Optional<Known> of(Hive hive, LocalDate day) {
+        Yard yard = yards.findById(hive.yardId()).orElseThrow();
+        ColonyBook.Facts facts = book.facts(hive, day);
+        List<StackBox> stack = stacks.of(hive.id());
+        List<StackBox> combs = stack.stream().filter(box -> box.kind().hasFrames() && !box.frames().isEmpty())
+                .toList();
+        if (combs.isEmpty()) {
+            return Optional.empty();
+        }
+        Optional<Noted> read = facts.reads().reversed().stream()
+                .map(entry -> new Noted(entry.day(), ColonyBook.notes(entry)))
+                .filter(one -> !one.notes().sides().isEmpty()).findFirst();
+        List<QueenView> inside = reader.view(queens.livingIn(hive.id()), day);
+        Verdict verdict = judges.verdict(facts, yard, day);
+        List<BoxThere> boxes = new ArrayList<>();
+        for (StackBox box : combs) {
+            boxes.add(there(box, isUnderExcluder(stack, box), read));
+        }
+        HiveSearched searched = new HiveSearched(boxes,
+                read.map(one -> daysAgo(one.day(), day)).orElse(LONG_AGO_DAYS),
+                lastSeen(read, combs, boxes, day), 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
+        return Optional.of(new Known(searched, traits(inside),
+                new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
+                virginDays(inside, day), combs.stream().map(StackBox::level).toList()));
+    }
+
+    private static int daysAgo(LocalDate then, LocalDate day) {
+        return (int) Math.clamp(ChronoUnit.DAYS.between(then, day), 0, LONG_AGO_DAYS);
+    }
+
+    private static boolean isUnderExcluder(List<StackBox> stack, StackBox box) {
+        int at = stack.indexOf(box);
+        return at + 1 < stack.size() && stack.get(at + 1).kind() == BoxKind.EXCLUDER;
+    }
+
+    private static BoxThere there(StackBox box, boolean excluderAbove, Optional<Noted> read) {
+        Map<Integer, Map<FrameSide, List<Sign>>> bySlot = new HashMap<>();
+        read.ifPresent(one -> one.notes().sides().stream().filter(side -> side.box() == box.level())
+                .forEach(side -> bySlot.computeIfAbsent(side.slot(), _ -> new HashMap<>()).put(side.side(),
+                        side.signs().stream().filter(sign -> !sign.upwards().contains(Sign.QUEEN)).toList())));
+        return new BoxThere(box.kind() == BoxKind.HONEY, box.slots(), excluderAbove,
+                box.frames().stream().map(frame -> {
+                    Map<FrameSide, List<Sign>> sides = bySlot.getOrDefault(frame.slot(), Map.of());
+                    return new CombThere(frame.slot(), sides.getOrDefault(FrameSide.NEAR, List.of()),
+                            sides.getOrDefault(FrameSide.FAR, List.of()), Optional.empty(), false);
+                }).toList());
+    }
+
+    private static Optional<HiveSearched.LastSeen> lastSeen(Optional<Noted> read, List<StackBox> combs,
+            List<BoxThere> boxes, LocalDate day) {
+        return read.flatMap(one -> one.notes().sides().stream()
+                .filter(side -> side.signs().stream().anyMatch(sign -> sign.upwards().contains(Sign.QUEEN)))
+                .findFirst().flatMap(side -> {
+                    int box = combs.stream().map(StackBox::level).toList().indexOf(side.box());
+                    boolean hangs = box >= 0
+                            && boxes.get(box).combs().stream().anyMatch(comb -> comb.slot() == side.slot());
+                    return hangs
+                            ? Optional.of(new HiveSearched.LastSeen(
+                                    new Place.OnComb(box + 1, side.slot(), side.side()), daysAgo(one.day(), day)))
+                            : Optional.<HiveSearched.LastSeen>empty();
+                }));
+    }
+
+    private static Set<QueenTrait> traits(List<QueenView> inside) {
+        EnumSet<QueenTrait> traits = EnumSet.noneOf(QueenTrait.class);
+        inside.stream().findFirst().ifPresent(her -> {
+            if (her.stage() == Stage.VIRGIN) {
+                traits.add(QueenTrait.VIRGIN);
+            }
+            if (!her.mark().isBlank()) {
+                traits.add(QueenTrait.MARKED);
+            }
+        });
+        return traits;
+    }
+
+    private static Optional<Integer> given(ColonyBook.Facts facts, LocalDate day) {
+        return facts.events().stream().filter(event -> event.kind() == EventKind.QUEEN_GIVEN).map(ColonyEvent::day)
+                .max(LocalDate::compareTo).map(on -> daysAgo(on, day));
+    }
+
+    private static Optional<Integer> virginDays(List<QueenView> inside, LocalDate day) {
+        return inside.stream().filter(her -> her.stage() == Stage.VIRGIN)
+                .flatMap(her -> her.thread().strands().stream())
+                .filter(strand -> strand.character() == Thread.Character.VIRGIN && !strand.from().isAfter(day))
+                .map(strand -> daysAgo(strand.from(), day)).findFirst();
+    }
+}

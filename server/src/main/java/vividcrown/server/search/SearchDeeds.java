@@ -1,0 +1,47 @@
+package vividcrown.server.search;
+
+import java.util.Optional;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import vividcrown.core.search.SearchDeed;
+import vividcrown.server.hive.Hives;
+import vividcrown.server.journal.Admission;
+import vividcrown.server.journal.DeedKind;
+import vividcrown.server.journal.DeedKinds;
+
+/** The deeds of a search. */
+@Configuration
+class SearchDeeds {
+
+    private final Hives hives;
+    private final HivesSearched searched;
+
+    SearchDeeds(Hives hives, HivesSearched searched) {
+        this.hives = hives;
+        this.searched = searched;
+    }
+
+    @Bean
+    DeedKinds searchDeedKinds() {
+        return DeedKinds
+                .of(DeedKind.of("QUEEN_SEARCHED", SearchDeed.Searched.class).through(this::searched));
+    }
+
+    /** What was known of the hive is kept with it: only by that can it be said what a search in vain is worth. */
+    private SearchDeed.Searched searched(SearchDeed.Searched asked, Admission admission) {
+        Optional<SearchDeed.KnownOfHive> known = hives.findById(asked.hive())
+                .flatMap(hive -> searched.of(hive, admission.day()))
+                .map(one -> new SearchDeed.KnownOfHive(one.hive().boxes(), one.hive().readDays(), one.laying(),
+                        one.hive().chance()));
+        if (known.isEmpty()) {
+            return asked;
+        }
+        SearchDeed.Searched whole = asked.with(known.get());
+        try {
+            whole.missed();
+        } catch (IllegalArgumentException wrong) {
+            admission.refuse("looks", "refusal.search.look", String.valueOf(wrong.getMessage()));
+        }
+        return whole;
+    }
+}

@@ -1,0 +1,211 @@
+package vividcrown.server.search;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** Searching for the queen: at a hive of the record, and by a stranger who keeps nothing. What is expected is common practice. */
+@ExtendWith(Application.class)
+class SearchTest {
+
+    private static final String DAY = "2026-06-12";
+    private final Application.Running application;
+    private final Client stranger;
+    private Application.Demo demo;
+    private Client owner;
+
+    SearchTest(Application.Running application) {
+        this.application = application;
+        this.stranger = new Client(application.address());
+    }
+
+    @BeforeEach
+    void signIn() {
+        demo = application.demo();
+        owner = application.signedIn(demo.ownerEmail());
+    }
+
+    private String id(String code) {
+        for (JsonNode line : owner.get("/api/v1/colonies").json()) {
+            if (line.path("code").asString().equals(code)) {
+                return line.path("id").asString();
+            }
+        }
+        throw new AssertionError("no colony " + code);
+    }
+
+    private JsonNode searched(String code, Map<String, Object> asked) {
+        return owner.post("/api/v1/colonies/" + id(code) + "/search", asked).json();
+    }
+
+    private static Map<String, Object> act(int slot, String side, String shows) {
+        return Map.of("place", Map.of("slot", slot, "side", side), "shows", shows);
+    }
+
+    private static Map<String, Object> look(int slot, String side, String shows, boolean found) {
+        return Map.of("at", "COMB", "box", 1, "slot", slot, "side", side, "shows", shows, "found", found, "minutes",
+                0.4);
+    }
+
+    private Client.Answer record(String code, List<Map<String, Object>> looks, Object... more) {
+        List<Object> fields = new ArrayList<>(List.of("hive", id(code), "why", "SHOW", "traits", List.of(), "muchSmoke",
+                false, "poorLight", false, "beginner", false, "looks", looks));
+        fields.addAll(List.of(more));
+        return owner.tell(LocalDate.parse("2026-06-09"), "QUEEN_SEARCHED", fields.toArray());
+    }
+
+    private double laying(String code) {
+        for (JsonNode odds : owner.get("/api/v1/colonies/" + id(code)).json().path("verdict").path("odds")) {
+            if (odds.path("state").asString().equals("LAYING_QUEEN")) {
+                return odds.path("chance").asDouble();
+            }
+        }
+        throw new AssertionError("no odds of a laying queen");
+    }
+
+    private static List<Map<String, Object>> passes(JsonNode box, int times) {
+        List<Map<String, Object>> looks = new ArrayList<>();
+        for (int pass = 0; pass < times; pass++) {
+            for (JsonNode slot : box.path("combs")) {
+                for (String side : List.of("NEAR", "FAR")) {
+                    looks.add(look(slot.asInt(), side, "NOTHING", false));
+                }
+            }
+        }
+        return looks;
+    }
+
+    @Test
+    void at_a_hive_of_the_record_the_guide_begins_with_what_was_read() {
+        JsonNode begun = searched("H 1", Map.of("why", "MARK"));
+        assertThat(begun.path("search").path("stop").asString()).isEqualTo("GO_ON");
+        assertThat(begun.path("search").path("say").asString()).isNotBlank();
+        assertThat(begun.path("boxes")).isNotEmpty();
+        double all = begun.path("search").path("notHere").asDouble();
+        assertThat(all).isBetween(0.0001, 0.5);
+        assertThat(begun.path("search").path("reasons")).isNotEmpty();
+        assertThat(searched("H 1", Map.of("acts", List.of(act(1, "NEAR", "FOOD")))).path("search").path("passes")
+                .asDouble()).isPositive();
+    }
+
+    @Test
+    void a_search_in_vain_moves_the_judgement_by_what_it_was() {
+        double before = laying("H 3");
+        JsonNode box = searched("H 3", Map.of()).path("boxes").get(0);
+        assertThat(record("H 3", List.of(look(1, "NEAR", "NOTHING", false))).status()).isEqualTo(200);
+        double aGlance = laying("H 3");
+        assertThat(record("H 3", passes(box, 3)).status()).isEqualTo(200);
+        double threePasses = laying("H 3");
+        assertThat(before - aGlance).isCloseTo(0, within(0.02));
+        assertThat(threePasses).isLessThan(aGlance);
+    }
+
+    @Test
+    void a_search_that_found_her_says_that_she_is_there() {
+        double before = laying("H 5");
+        assertThat(record("H 5", List.of(look(2, "FAR", "EGGS", true)), "held", "CATCHER").status()).isEqualTo(200);
+        assertThat(laying("H 5")).isGreaterThan(before + 0.05);
+        assertThat(record("H 5", List.of(look(2, "FAR", "EGGS", false)), "held", "CATCHER").status()).isEqualTo(422);
+    }
+
+    @Test
+    void a_look_at_a_comb_that_is_not_there_is_refused_with_what_is_wrong() {
+        Client.Answer answer = record("H 1", List.of(look(23, "NEAR", "EGGS", false)));
+        assertThat(answer.status()).isEqualTo(422);
+        assertThat(answer.json().toString()).contains("no such place");
+        assertThat(owner.post("/api/v1/colonies/" + id("H 1") + "/search",
+                Map.of("acts", List.of(act(23, "NEAR", "EGGS")))).status()).isEqualTo(422);
+    }
+
+    // --- a stranger asks ---------------------------------------------------------------------------------------------
+
+    private JsonNode asked(Object... fields) {
+        Map<String, Object> all = new HashMap<>(
+                Map.of("day", DAY, "boxes", List.of(Map.of("frames", 10, "slots", 11))));
+        for (int at = 0; at < fields.length; at += 2) {
+            all.put((String) fields[at], fields[at + 1]);
+        }
+        return stranger.post("/api/v1/reckon/search", all).json();
+    }
+
+    private String stop(Object... fields) {
+        return asked(fields).path("search").path("stop").asString();
+    }
+
+    @Test
+    void a_stranger_is_told_the_next_lift_with_its_reasons() {
+        JsonNode answer = asked();
+        assertThat(answer.path("search").path("next").path("slot").asInt()).isBetween(4, 7);
+        assertThat(answer.path("search").path("combs")).hasSize(10);
+        assertThat(answer.path("assumed").toString()).contains("upland");
+    }
+
+    @Test
+    void situations_that_must_not_cost_a_queen() {
+        assertThat(stop("virginOutOn", "2026-06-03")).as("a virgin of nine days may be out").isEqualTo("LEAVE_SHUT");
+        assertThat(stop("queenGivenOn", "2026-06-10")).as("given two days ago").isEqualTo("LEAVE_SHUT");
+        assertThat(stop("search", Map.of("celsius", 7))).isEqualTo("LEAVE_SHUT");
+        assertThat(stop("search", Map.of("robbing", true))).isEqualTo("LEAVE_SHUT");
+        JsonNode unmarked = asked("search", Map.of("acts",
+                List.of(act(5, "NEAR", "MANY_EGGS"), act(5, "FAR", "NOTHING")), "leaving",
+                List.of(Map.of("slot", 5), Map.of("slot", 1)))).path("search").path("leaving");
+        assertThat(unmarked.get(0).path("level").asString()).isEqualTo("BOTH_SIDES_SEARCHED");
+        assertThat(unmarked.get(0).path("chance").asDouble()).as("it was thick with eggs").isGreaterThan(0.05);
+        assertThat(unmarked.get(1).path("level").asString()).isEqualTo("NOT_SAFE");
+        JsonNode stale = asked("search", Map.of("acts",
+                List.of(Map.of("kind", "FOUND", "place", Map.of("slot", 5, "side", "NEAR"))), "held", "NOTED",
+                "verifiedMinutesAgo", 30, "leaving", List.of(Map.of("slot", 4)))).path("search");
+        assertThat(stale.path("stop").asString()).isEqualTo("FOUND");
+        assertThat(stale.path("leaving").get(0).path("level").asString()).as("noted half an hour ago")
+                .isEqualTo("NOT_SAFE");
+    }
+
+    @Test
+    void autumn_the_south_and_a_tiny_unit() {
+        // eggs seen at the edge lead to her in June, hardly in December; south of the equator the other way round
+        Map<String, Object> eggs = Map.of("acts", List.of(act(2, "NEAR", "MANY_EGGS"), act(3, "NEAR", "NOTHING")));
+        double june = onComb(asked("search", eggs), 2);
+        double december = onComb(asked("day", "2026-12-12", "search", eggs), 2);
+        double south = onComb(asked("day", "2026-12-12", "place", Map.of("latitude", -36), "search", eggs), 2);
+        assertThat(december).isLessThan(june * 0.75);
+        assertThat(south).isGreaterThan(december);
+        JsonNode tiny = asked("boxes", List.of(Map.of("frames", 3, "slots", 3)), "search",
+                Map.of("traits", List.of("VIRGIN")));
+        assertThat(tiny.path("search").path("cautions").toString()).contains("lid");
+    }
+
+    private static double onComb(JsonNode answer, int slot) {
+        return answer.path("search").path("combs").get(slot - 1).path("chance").asDouble();
+    }
+
+    @Test
+    void what_cannot_be_is_a_sentence_with_a_way_out() {
+        Map<String, Object> found = Map.of("kind", "FOUND", "place", Map.of("slot", 3, "side", "FAR"));
+        Map<String, Object> foundElsewhere = Map.of("kind", "FOUND", "place", Map.of("kind", "LID"));
+        assertThat(asked("search", Map.of("acts", List.of(found, foundElsewhere))).toString())
+                .contains("Take one back");
+        assertThat(asked("search", Map.of("acts", List.of(Map.of("kind", "CLOSED"), act(3, "NEAR", "EGGS"))))
+                .toString()).contains("Open it again first");
+        assertThat(asked("search", Map.of("acts", List.of(act(12, "NEAR", "EGGS")))).toString())
+                .contains("no such place");
+        assertThat(asked("search", Map.of("acts", List.of(Map.of("place", Map.of("slot", 3))))).toString())
+                .contains("Which side");
+        assertThat(asked("search", Map.of("acts", List.of(Map.of("kind", "FOUND")))).toString()).contains("Where");
+        assertThat(asked("boxes", List.of(Map.of("slots", 5))).toString()).contains("without combs");
+        assertThat(asked("readOn", "2026-07-01").toString()).contains("after the day of the search");
+        assertThat(asked("search", Map.of("traits", List.of("VIRGIN", "OLD"))).toString()).contains("Leave one out");
+        assertThat(asked("search", Map.of("leaving", List.of(Map.of("slot", 24)))).toString())
+                .contains("no comb in box 1");
+    }
+}

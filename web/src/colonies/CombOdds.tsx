@@ -1,0 +1,111 @@
+import { useTranslation } from 'react-i18next'
+import type { ColonySearch } from '../api/types'
+import type { Look, PlaceAt } from './search'
+
+const WIDTH = 34
+const HEIGHT = 74
+
+/** The combs of each box as one looks down on them, each as likely to carry her as it is dark; a tap says that one holds that comb. */
+export function CombOdds({
+  page,
+  looks,
+  picked,
+  onPick,
+}: {
+  page: ColonySearch
+  looks: Look[]
+  picked: PlaceAt | undefined
+  onPick: (place: PlaceAt) => void
+}) {
+  const { t } = useTranslation()
+  const { combs } = page.search
+  const most = Math.max(0.01, ...combs.map((one) => one.chance))
+  return (
+    <section className="mt-4" aria-label={t('find.combs')}>
+      {page.boxes
+        .map((box, index) => ({ box, number: index + 1 }))
+        .reverse()
+        .map(({ box, number }) => (
+          <div key={box.level} className="mb-2">
+            {page.boxes.length > 1 && (
+              <p className="text-sm text-ink-2">
+                {t(box.honey ? 'find.honeyBox' : 'find.box', { box: number })}
+              </p>
+            )}
+            <div className="flex flex-wrap gap-1">
+              {combs
+                .filter((one) => one.box === number)
+                .map((one) => {
+                  const times = looks.filter(
+                    ({ place }) =>
+                      (place.kind ?? 'COMB') === 'COMB' &&
+                      (place.box ?? 1) === number &&
+                      place.slot === one.slot,
+                  ).length
+                  const here =
+                    picked?.slot === one.slot && (picked.box ?? 1) === number && picked.side
+                  const percent = Math.round(100 * one.chance)
+                  return (
+                    <button
+                      key={one.slot}
+                      className="border-0 bg-transparent p-0"
+                      aria-pressed={Boolean(here)}
+                      aria-label={t('find.combSays', { slot: one.slot, percent, count: times })}
+                      onClick={() =>
+                        onPick({ kind: 'COMB', box: number, slot: one.slot, side: 'NEAR' })
+                      }
+                    >
+                      <svg width={WIDTH} height={HEIGHT + 34} aria-hidden>
+                        <rect
+                          x={1}
+                          y={1}
+                          width={WIDTH - 2}
+                          height={HEIGHT}
+                          className={here ? 'fill-sheet stroke-crown' : 'fill-sheet stroke-rule'}
+                          strokeWidth={here ? 3 : 1}
+                        />
+                        <rect
+                          x={4}
+                          y={HEIGHT - 2 - (HEIGHT - 6) * (one.chance / most)}
+                          width={WIDTH - 8}
+                          height={(HEIGHT - 6) * (one.chance / most)}
+                          className="fill-ink-2"
+                        />
+                        {Array.from({ length: Math.min(6, times) }, (_, nth) => (
+                          <circle
+                            key={nth}
+                            cx={6 + nth * 4.4}
+                            cy={7}
+                            r={1.8}
+                            className="fill-ink"
+                          />
+                        ))}
+                        <text
+                          x={WIDTH / 2}
+                          y={HEIGHT + 15}
+                          textAnchor="middle"
+                          className={here ? 'fill-crown font-bold' : 'fill-ink'}
+                          fontSize={14}
+                        >
+                          {one.slot}
+                        </text>
+                        <text
+                          x={WIDTH / 2}
+                          y={HEIGHT + 30}
+                          textAnchor="middle"
+                          className="fill-ink-2"
+                          fontSize={12}
+                        >
+                          {percent} %
+                        </text>
+                      </svg>
+                    </button>
+                  )
+                })}
+            </div>
+          </div>
+        ))}
+      <p className="text-sm text-ink-2">{t('find.combsHelp')}</p>
+    </section>
+  )
+}
