@@ -32,7 +32,10 @@ export function CombOdds({
                 {t(box.honey ? 'find.honeyBox' : 'find.box', { box: number })}
               </p>
             )}
-            <div className="flex flex-wrap gap-1">
+            <div
+              className="grid max-w-3xl gap-1"
+              style={{ gridTemplateColumns: `repeat(${box.slots}, minmax(0, 1fr))` }}
+            >
               {combs
                 .filter((one) => one.box === number)
                 .map((one) => {
@@ -49,13 +52,14 @@ export function CombOdds({
                     <button
                       key={one.slot}
                       className="border-0 bg-transparent p-0"
+                      style={{ gridColumn: one.slot }}
                       aria-pressed={Boolean(here)}
                       aria-label={t('find.combSays', { slot: one.slot, percent, count: times })}
                       onClick={() =>
                         onPick({ kind: 'COMB', box: number, slot: one.slot, side: 'NEAR' })
                       }
                     >
-                      <svg width={WIDTH} height={HEIGHT + 34} aria-hidden>
+                      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT + 34}`} className="w-full" aria-hidden>
                         <rect
                           x={1}
                           y={1}

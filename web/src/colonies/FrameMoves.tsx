@@ -10,6 +10,8 @@ import { hivesQuery, stackQuery } from './queries'
 
 type Frame = StackBox['frames'][number]
 type Move = Extract<Deed, { kind: 'FRAMES_MOVED' }>['moves'][number]
+type Gate = NonNullable<Move['gate']>
+const GATES: Gate[] = ['SEEN_ELSEWHERE', 'BOTH_SIDES_SEARCHED', 'NO_BEES', 'NO_QUEEN']
 /** One slot of one box, and the frame in it, if one hangs there. */
 type Slot = { box: StackBox; slot: number; frame?: Frame }
 
@@ -85,6 +87,7 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
   const [from, setFrom] = useState(() => (here[0] ? keyOf(here[0]) : ''))
   const [other, setOther] = useState('')
   const [to, setTo] = useState('')
+  const [gate, setGate] = useState<Gate | ''>('')
   const elsewhere = useQuery(stackQuery(other === colony.id ? '' : other)).data ?? []
   const there = slotsOf(other === colony.id ? page.stack : elsewhere)
   const left = here.find((one) => keyOf(one) === from) ?? here[0]
@@ -102,7 +105,9 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
     if (!left?.frame || !goes) return
     const out = { at: 'HIVE' as const, hive: colony.id, box: left.box.id, slot: left.slot }
     const into = { at: 'HIVE' as const, hive: other, box: goes.box.id, slot: goes.slot }
-    const moves: Move[] = [{ frame: left.frame.id, from: out, to: into, signs }]
+    const moves: Move[] = [
+      { frame: left.frame.id, from: out, to: into, signs, ...(gate ? { gate } : {}) },
+    ]
     if (goes.frame) moves.push({ frame: goes.frame.id, from: into, to: out, signs: [] })
     const code = hives.find((one) => one.id === other)?.code
     void record(`${colony.code}: ${t('colony.moved', { slot: left.slot, other: code })}`, [
@@ -110,6 +115,7 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
     ])
     setOther('')
     setTo('')
+    setGate('')
   }
   if (!left) return <p>{t('colony.noFrames')}</p>
   return (
@@ -143,11 +149,30 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
         value={goes ? keyOf(goes) : ''}
         onPick={setTo}
       />
+      {other !== '' && other !== colony.id && (
+        <label>
+          <span className="block text-sm text-ink-2">{t('colony.gate')}</span>
+          <select
+            className="field"
+            required
+            value={gate}
+            onChange={(event) => setGate(event.target.value as Gate)}
+          >
+            <option value=""></option>
+            {GATES.map((one) => (
+              <option key={one} value={one}>
+                {t(`colony.gates.${one}`)}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       <button className="act" disabled={other !== '' && !goes}>
         {t('colony.move')}
       </button>
       <p className="w-full text-sm text-ink-2">
-        {words(signs)} {goes?.frame && t('colony.exchange', { slot: goes.slot })}
+        {other !== '' && other !== colony.id && gate === '' && t('colony.gateHelp')} {words(signs)}{' '}
+        {goes?.frame && t('colony.exchange', { slot: goes.slot })}
       </p>
     </form>
   )

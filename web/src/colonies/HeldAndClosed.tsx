@@ -25,7 +25,7 @@ export function HeldAndClosed({
   const { t } = useTranslation()
   return (
     <section aria-label={t('find.found')}>
-      <p role="status" className="mb-2 font-serif text-2xl" data-testid="next">
+      <p role="status" className="mb-2 font-read text-2xl" data-testid="next">
         {t('find.found')}
       </p>
       <label className="block">

@@ -1,5 +1,5 @@
 import { keepPreviousData, queryOptions, useQuery } from '@tanstack/react-query'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useNavigate, useParams } from 'react-router'
 import { answered, api, Refused } from '../api/client'
@@ -15,6 +15,7 @@ import {
   current,
   found,
   looked,
+  otherSide,
   type Draft,
   type PlaceAt,
   type Shows,
@@ -72,6 +73,7 @@ export default function SearchScreen() {
   return (
     <Hive
       known={known}
+      asking={query.isFetching}
       draft={draft}
       onChange={setDraft}
       onClear={clear}
@@ -82,12 +84,15 @@ export default function SearchScreen() {
 
 function Hive({
   known,
+  asking,
   draft,
   onChange,
   onClear,
   refused,
 }: {
   known: Known
+  /** an answer to the last look is on its way */
+  asking: boolean
   draft: Draft
   onChange: (next: Draft) => void
   onClear: () => void
@@ -100,12 +105,21 @@ function Hive({
   const view = page.search
   const [picked, setPicked] = useState<PlaceAt>()
   const behind = looks < draft.looks.length
-  const now = current(view, draft.looks, Math.min(looks, draft.looks.length))
+  const count = draft.looks.length
+  const ordered = current(view, draft.looks, Math.min(looks, count))
+  const kept = useKept(ordered, count, behind && asking && !otherSide(draft.looks))
+  const now = kept === 'waiting' ? undefined : kept
   const place = picked ?? now?.place
   const her = found(draft)
+  const [aloud, setAloud] = useDraft('search-aloud', false)
+  const says = now?.say ?? ''
   useEffect(() => {
     if (draft.looks.length > 0) navigator.vibrate?.(60)
-  }, [now?.say, draft.looks.length])
+    if (aloud && says && 'speechSynthesis' in window) {
+      speechSynthesis.cancel()
+      speechSynthesis.speak(new SpeechSynthesisUtterance(says))
+    }
+  }, [aloud, says, draft.looks.length])
 
   const look = (shows: Shows, isHer: boolean) => {
     if (!place) return
@@ -128,13 +142,17 @@ function Hive({
   return (
     <Page title={t('find.title', { code: page.code })}>
       {!her && (
-        <p role="status" className="mb-3 font-serif text-2xl leading-snug" data-testid="next">
+        <p
+          role="status"
+          className="mb-3 min-h-16 font-read text-2xl leading-snug"
+          data-testid="next"
+        >
           {stopped ? (
             <strong className="text-crown">{view.say}</strong>
-          ) : now?.say ? (
-            now.say
+          ) : kept === 'waiting' ? (
+            '…'
           ) : (
-            t('find.otherSide')
+            now?.say || t('find.otherSide')
           )}
         </p>
       )}
@@ -143,7 +161,9 @@ function Hive({
           {refused}
         </p>
       )}
-      {behind && !her && <p className="text-sm text-ink-2">{t('find.behind')}</p>}
+      {behind && !her && now && !otherSide(draft.looks) && (
+        <p className="text-sm text-ink-2">{t('find.behind')}</p>
+      )}
       {!her && place && (
         <section aria-label={t('find.now')}>
           <h2 className="mb-2 text-xl" data-testid="side">
@@ -191,20 +211,30 @@ function Hive({
         )}
       </div>
       <CombOdds page={page} looks={draft.looks} picked={place} onPick={setPicked} />
-      <p className="mt-2 text-sm" data-testid="odds">
-        {t('find.odds', {
-          notHere: Math.round(100 * view.notHere),
-          missed: Math.round(100 * view.missed),
-          minutes: Math.round(view.minutes),
-        })}
-      </p>
-      <Reasons reasons={view.reasons} />
+      <div className="mt-2 text-sm" data-testid="odds">
+        <Reasons reasons={view.reasons}>
+          {t(draft.looks.length > 0 ? 'find.odds' : 'find.begun', {
+            notHere: Math.round(100 * view.notHere),
+            missed: Math.round(100 * view.missed),
+            minutes: Math.round(view.minutes),
+          })}
+        </Reasons>
+      </div>
       <ul className="mt-2 list-disc pl-5 text-sm">
         {view.cautions.map((one) => (
           <li key={one}>{one}</li>
         ))}
       </ul>
       <SearchHow draft={draft} traits={page.traits} onChange={onChange} />
+      <label className="flex min-h-12 items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-6"
+          checked={aloud}
+          onChange={(event) => setAloud(event.target.checked)}
+        />
+        {t('find.aloud')}
+      </label>
       {!her && (
         <details className="mt-3">
           <summary className="min-h-8 underline">{t('find.closing')}</summary>
@@ -217,6 +247,26 @@ function Hive({
       )}
     </Page>
   )
+}
+
+const LONG_ENOUGH_MILLIS = 1500
+
+/**
+ * What is said to be next does not change under a thumb: an answer is waited for a moment; if none comes, the order said before holds until the next tap.
+ */
+function useKept<T>(ordered: T, count: number, pending: boolean): T | 'waiting' {
+  const [held, setHeld] = useState<{ count: number; step: T }>()
+  const ref = useRef(ordered)
+  useEffect(() => {
+    ref.current = ordered
+  }, [ordered])
+  useEffect(() => {
+    if (!pending) return undefined
+    const timer = setTimeout(() => setHeld({ count, step: ref.current }), LONG_ENOUGH_MILLIS)
+    return () => clearTimeout(timer)
+  }, [count, pending])
+  if (held?.count === count) return held.step
+  return pending ? 'waiting' : ordered
 }
 
 function deedOf(hive: string, traits: ColonySearch['traits'], draft: Draft): Deed {

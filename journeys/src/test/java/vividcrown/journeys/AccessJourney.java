@@ -75,7 +75,8 @@ class AccessJourney {
         String hive = known.get("/api/v1/colonies").json().get(0).path("id").asString();
         String queen = known.get("/api/v1/queens/breeders").json().get(0).path("id").asString();
         List<String> screens = List.of("/", "/season", "/orders", "/builders", "/grafts", "/grafts/plan", "/yards",
-                "/yards/" + yard, "/colonies", "/colonies/" + hive, "/colonies/" + hive + "/read", "/queens",
+                "/yards/" + yard, "/colonies", "/colonies/" + hive, "/colonies/" + hive + "/read",
+                "/colonies/" + hive + "/search", "/queens",
                 "/queens/" + queen, "/queens?view=lines", "/queens?view=mating", "/queens?view=requeening", "/splits",
                 "/splits?view=equalise", "/splits?view=late",
                 "/splits?view=boost", "/splits?view=unite", "/splits?view=store", "/files",

@@ -175,6 +175,7 @@ class ColonyJourney {
         owner.page.getByLabel("Which frame").selectOption(new SelectOption().setLabel(frame));
         owner.page.getByLabel("To hive").selectOption(new SelectOption().setLabel(hive));
         assertThat(owner.page.getByText("The frame in slot 10 comes back in exchange.")).isVisible();
+        owner.page.getByLabel("Her queen").selectOption("BOTH_SIDES_SEARCHED");
         owner.button("Move the frame").click();
         owner.sent();
     }

@@ -1,5 +1,6 @@
 package vividcrown.core.hive;
 
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import vividcrown.core.reading.Sign;
@@ -9,8 +10,14 @@ import vividcrown.core.reason.Wrong;
  * One frame that went from one place to another.
  *
  * @param signs what was on it, as it was seen or last read; empty if nobody looked
+ * @param gate why it could leave without the queen; empty if nobody said
  */
-public record FrameMove(UUID frame, Spot from, Spot to, Set<Sign> signs) {
+public record FrameMove(UUID frame, Spot from, Spot to, Set<Sign> signs, Optional<QueenGate> gate) {
+
+    /** Of which nobody said where the queen was. */
+    public FrameMove(UUID frame, Spot from, Spot to, Set<Sign> signs) {
+        this(frame, from, to, signs, Optional.empty());
+    }
 
     public FrameMove {
         signs = Set.copyOf(signs);

@@ -14,13 +14,14 @@ import vividcrown.core.reason.Wrong;
  * @param robbing bees of other hives rob
  * @param queenGivenDays days since a queen was given to it, if one was lately
  * @param virginDays days since its virgin came out, if one is in there; while she may be out to mate nobody opens it
+ * @param mayMate it is judged likely that a virgin is in there who may fly
  * @param defensive they boil over
  */
 public record AtTheHive(Optional<Double> celsius, boolean rain, boolean robbing, Optional<Integer> queenGivenDays,
-        Optional<Integer> virginDays, boolean defensive) {
+        Optional<Integer> virginDays, boolean mayMate, boolean defensive) {
 
     public static final AtTheHive FAIR = new AtTheHive(Optional.empty(), false, false, Optional.empty(),
-            Optional.empty(), false);
+            Optional.empty(), false, false);
     /** Brood chills. Common practice. */
     private static final double TOO_COLD_CELSIUS = 12;
     private static final double COOL_CELSIUS = 15;
@@ -54,6 +55,9 @@ public record AtTheHive(Optional<Double> celsius, boolean rain, boolean robbing,
                 .ifPresent(days -> all.add(Sentence.of("search.shut.given", days, GIVEN_REST_DAYS)));
         virginDays.filter(days -> days >= MATES_FROM_DAY && days <= MATES_UNTIL_DAY)
                 .ifPresent(days -> all.add(Sentence.of("search.shut.mating", days, MATES_UNTIL_DAY)));
+        if (mayMate && virginDays.isEmpty()) {
+            all.add(Sentence.of("search.shut.mayMate"));
+        }
         return all;
     }
 

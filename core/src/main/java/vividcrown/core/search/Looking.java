@@ -85,16 +85,22 @@ final class Looking {
         for (int box = 1; box <= hive.boxes().size(); box++) {
             room.set(box, hive.box(box).hasRoom());
         }
-        return new Standing(odds, hive.boxes().size(), room, new BitSet(), Wandering.NONE);
+        return new Standing(odds, hive.boxes().size(), room, new BitSet(), Wandering.NONE,
+                new int[odds.length]);
     }
 
     /** Everything that can be looked at next: in a box without room one of its outer combs comes first. */
     List<Look> looks(Standing at) {
-        return looks.stream().filter(look -> isPossible(at, look)).toList();
+        List<Look> worth = looks.stream().filter(look -> isPossible(at, look)).toList();
+        return worth.isEmpty() ? looks : worth;
     }
 
+    /** The comb that was just in the hand, and a wall glanced at a moment ago, are not looked at again at once. */
     private static boolean isPossible(Standing at, Look look) {
-        return look.comb() == Wandering.NONE || look.outermost() || at.room().get(look.box());
+        if (look.comb() == Wandering.NONE) {
+            return at.rests()[look.places()[0]] == 0;
+        }
+        return look.comb() != at.lifted() && (look.outermost() || at.room().get(look.box()));
     }
 
     /** What finds most for its cost. */
@@ -141,7 +147,7 @@ final class Looking {
             odds[place] -= seen;
         }
         return new Done(found, cost(at, look),
-                comb ? at.lifting(look.box(), look.comb(), odds) : at.without(off(at, look), odds));
+                comb ? at.lifting(look.box(), look.comb(), odds) : at.glanced(look.places()[0], off(at, look), odds));
     }
 
     /** As it is said. */

@@ -22,7 +22,7 @@ final class Prior {
     /** How far the middle counts where it is known what stands on a side. */
     private static final double MIDDLE_STILL = 0.4;
     private static final double BEYOND_HONEY = 0.35;
-    private static final double HONEY_BOX = 0.3;
+    private static final double HONEY_BOX = 0.06;
     private static final double ABOVE_EXCLUDER = 0.02;
     private static final double SMALL_ABOVE_EXCLUDER = 0.2;
     /** Sealed brood and old larvae without an egg in the whole box: she is in another. */

@@ -184,8 +184,22 @@ public final class Search {
             int comb = ways.comb(ways.of(looked.get()));
             at = at.lifting(box, comb, looking.walked(at, comb, passed));
         } else {
-            at = at.with(looking.walked(at, passed));
+            double[] walked = looking.walked(at, passed);
+            at = looked.map(place -> glanced(place, walked)).orElseGet(() -> at.with(walked));
         }
+    }
+
+    /** Whoever looks at the walls or at an excluder of a lower box has taken off what stood on it. */
+    private Standing glanced(Place place, double[] walked) {
+        int reached = switch (place) {
+            case Place.Walls(int box) -> box;
+            case Place.Excluder(int box) -> box;
+            case Place.OnComb(int box, var _, var _) -> box;
+            case Place.InHole(int box, var _) -> box;
+            case Place.Lid _ -> at.open();
+            case Place.Floor _ -> 1;
+        };
+        return at.glanced(ways.of(place), Math.max(0, at.open() - reached), walked);
     }
 
     /** In peace she goes where she usually is. */

@@ -142,29 +142,28 @@ class SearchAgainstTest {
 
     // --- the best there is -------------------------------------------------------------------------------------------
 
-    private static final int AHEAD = 6;
+    private static final double LIFTS_AHEAD = 7;
     private static final double LEFT_COSTS = 8;
 
-    /** Every order of steps tried: lifts to be expected, whoever is not found by then costing some more. */
-    private static double best(Looking looking, Standing at, int left) {
-        if (left == 0) {
+    /** Every order of steps tried: lifts to be expected, whoever is not found within seven costing some more. */
+    private static double best(Looking looking, Standing at, double left) {
+        if (left <= 0) {
             return at.chanceHere() * LEFT_COSTS;
         }
         double best = Double.MAX_VALUE;
         for (Looking.Look look : looking.looks(at)) {
             Looking.Done done = looking.after(at, look);
-            best = Math.min(best, done.cost() * at.chanceHere() + best(looking, done.left(), left - 1));
+            best = Math.min(best, done.cost() * at.chanceHere() + best(looking, done.left(), left - done.cost()));
         }
         return best;
     }
 
-    private static double asChosen(Looking looking, NextStep next, Standing at, int left) {
-        if (left == 0) {
+    private static double asChosen(Looking looking, NextStep next, Standing at, double left) {
+        if (left <= 0) {
             return at.chanceHere() * LEFT_COSTS;
         }
-        Looking.Look chosen = next.chosen(at);
-        Looking.Done done = looking.after(at, chosen);
-        return done.cost() * at.chanceHere() + asChosen(looking, next, done.left(), left - 1);
+        Looking.Done done = looking.after(at, next.chosen(at));
+        return done.cost() * at.chanceHere() + asChosen(looking, next, done.left(), left - done.cost());
     }
 
     @Test
@@ -187,8 +186,8 @@ class SearchAgainstTest {
             Ways ways = new Ways(searched, under);
             Looking looking = new Looking(searched, ways, under);
             Standing begin = looking.begin(new Prior(searched, under, ways).odds());
-            double least = best(looking, begin, AHEAD);
-            double chosen = asChosen(looking, new NextStep(looking, ways.size()), begin, AHEAD);
+            double least = best(looking, begin, LIFTS_AHEAD);
+            double chosen = asChosen(looking, new NextStep(looking, ways.size()), begin, LIFTS_AHEAD);
             assertThat(chosen).isGreaterThanOrEqualTo(least - 1e-9);
             worst = Math.max(worst, chosen / least - 1);
         }

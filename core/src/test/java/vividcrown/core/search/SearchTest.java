@@ -230,6 +230,29 @@ class SearchTest {
     }
 
     @Test
+    void nobody_is_sent_twice_in_a_row_to_the_same_comb_or_to_the_lid() {
+        List<SearchAct> acts = new ArrayList<>();
+        Optional<Step> before = Optional.empty();
+        Circumstances runner = of(QueenTrait.RUNNER);
+        for (int nth = 0; nth < 25; nth++) {
+            Step step = Search.after(HiveSearched.unread(6), runner, acts).next().orElseThrow().step();
+            assertThat(before.map(SearchTest::where)).isNotEqualTo(Optional.of(where(step)));
+            switch (step) {
+                case Step.Lift lift -> acts.addAll(both(lift.slot(), Shows.SEALED));
+                case Step.LookAt look -> acts.add(new SearchAct.Looked(look.place(), Shows.NOTHING));
+            }
+            before = Optional.of(step);
+        }
+    }
+
+    private static Object where(Step step) {
+        return switch (step) {
+            case Step.Lift lift -> lift.slot();
+            case Step.LookAt look -> look.place();
+        };
+    }
+
+    @Test
     void the_comb_outside_keeps_her_if_she_is_on_it() {
         List<SearchAct> acts = new ArrayList<>(both(1, Shows.NOTHING));
         acts.addAll(both(3, Shows.MANY_EGGS));

@@ -34,7 +34,7 @@ class SearchWordTest {
     }
 
     private static AtTheHive there(double celsius, boolean robbing, Optional<Integer> given, Optional<Integer> virgin) {
-        return new AtTheHive(Optional.of(celsius), false, robbing, given, virgin, false);
+        return new AtTheHive(Optional.of(celsius), false, robbing, given, virgin, false, false);
     }
 
     private static Stop stop(Search search, WhySearch why) {
@@ -64,7 +64,9 @@ class SearchWordTest {
     @Test
     void cold_robbing_a_queen_just_given_and_a_virgin_that_mates_leave_it_shut() {
         Search fresh = after(of(), 0.95, 0);
-        List<AtTheHive> forbidden = List.of(there(8, false, Optional.empty(), Optional.empty()),
+        AtTheHive mayMate = new AtTheHive(Optional.of(22.0), false, false, Optional.empty(), Optional.empty(), true,
+                false);
+        List<AtTheHive> forbidden = List.of(mayMate, there(8, false, Optional.empty(), Optional.empty()),
                 there(22, true, Optional.empty(), Optional.empty()),
                 there(22, false, Optional.of(3), Optional.empty()),
                 there(22, false, Optional.empty(), Optional.of(9)));

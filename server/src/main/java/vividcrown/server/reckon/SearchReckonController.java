@@ -109,7 +109,7 @@ class SearchReckonController {
         HiveSearched hive = Refusal.checked(() -> hive(asked), "boxes");
         return new SearchAnswer(QueenSearchView.of(hive, search.circumstances(at.year().laying(asked.day()), Set.of()),
                 search.there(Optional.ofNullable(asked.queenGivenOn()).map(on -> since("queenGivenOn", on, asked)),
-                        Optional.ofNullable(asked.virginOutOn()).map(on -> since("virginOutOn", on, asked))),
+                        Optional.ofNullable(asked.virginOutOn()).map(on -> since("virginOutOn", on, asked)), false),
                 search, clock.instant()), assumed);
     }
 

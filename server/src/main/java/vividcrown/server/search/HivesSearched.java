@@ -14,6 +14,7 @@ import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Contents.QueenIs;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.queen.Stage;
@@ -42,6 +43,7 @@ import vividcrown.server.yard.Yards;
 class HivesSearched {
 
     private static final int LONG_AGO_DAYS = 42;
+    private static final double LIKELY = 0.3;
 
     private final Stacks stacks;
     private final Yards yards;
@@ -62,10 +64,11 @@ class HivesSearched {
     /**
      * @param traits as the record has her
      * @param laying of her full laying, what a queen does on that day there
+     * @param mayMate a virgin who may fly is likely in there, though nobody recorded her
      * @param levels of each box with combs, its place in the whole stack
      */
     record Known(HiveSearched hive, Set<QueenTrait> traits, double laying, Optional<Integer> queenGivenDays,
-            Optional<Integer> virginDays, List<Integer> levels) {
+            Optional<Integer> virginDays, boolean mayMate, List<Integer> levels) {
     }
 
     private record Noted(LocalDate day, ReadingNotes notes) {
@@ -93,9 +96,9 @@ class HivesSearched {
         HiveSearched searched = new HiveSearched(boxes,
                 read.map(one -> daysAgo(one.day(), day)).orElse(LONG_AGO_DAYS),
                 lastSeen(read, combs, boxes, day), 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
-        return Optional.of(new Known(searched, traits(inside),
+        return Optional.of(new Known(searched, traits(inside, verdict),
                 new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
-                virginDays(inside, day), combs.stream().map(StackBox::level).toList()));
+                virginDays(inside, day), mayMate(verdict), combs.stream().map(StackBox::level).toList()));
     }
 
     private static int daysAgo(LocalDate then, LocalDate day) {
@@ -135,13 +138,21 @@ class HivesSearched {
                 }));
     }
 
-    private static Set<QueenTrait> traits(List<QueenView> inside) {
+    private static boolean mayMate(Verdict verdict) {
+        return verdict.contents().cases().getOrDefault(Case.VIRGIN_IN_TIME, 0.0) >= LIKELY;
+    }
+
+    /** Of those that are recorded in there; a virgin, where one is likelier than any other queen. */
+    private static Set<QueenTrait> traits(List<QueenView> inside, Verdict verdict) {
         EnumSet<QueenTrait> traits = EnumSet.noneOf(QueenTrait.class);
+        if (verdict.contents().queen().getOrDefault(QueenIs.VIRGIN, 0.0) > 0.5) {
+            traits.add(QueenTrait.VIRGIN);
+        }
         inside.stream().findFirst().ifPresent(her -> {
             if (her.stage() == Stage.VIRGIN) {
                 traits.add(QueenTrait.VIRGIN);
             }
-            if (!her.mark().isBlank()) {
+            if (!her.mark().isBlank() && !traits.contains(QueenTrait.VIRGIN)) {
                 traits.add(QueenTrait.MARKED);
             }
         });

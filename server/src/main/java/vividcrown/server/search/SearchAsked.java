@@ -172,9 +172,10 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
                 "traits");
     }
 
-    public AtTheHive there(Optional<Integer> queenGivenDays, Optional<Integer> virginDays) {
+    /** @param mayMate it is judged likely that a virgin is in there who may fly */
+    public AtTheHive there(Optional<Integer> queenGivenDays, Optional<Integer> virginDays, boolean mayMate) {
         return new AtTheHive(Optional.ofNullable(celsius), Boolean.TRUE.equals(rain), Boolean.TRUE.equals(robbing),
-                queenGivenDays, virginDays, Boolean.TRUE.equals(defensive));
+                queenGivenDays, virginDays, mayMate, Boolean.TRUE.equals(defensive));
     }
 
     WhySearch wantedFor() {
