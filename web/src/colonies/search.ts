@@ -73,9 +73,10 @@ const sameComb = (one: PlaceAt, other: PlaceAt) =>
 export function otherSide(looks: Look[]): PlaceAt | undefined {
   const last = looks.at(-1)
   if (!last || last.found || !isComb(last.place)) return undefined
-  const before = looks.at(-2)
-  if (before && sameComb(before.place, last.place) && before.place.side !== last.place.side)
-    return undefined
+  let inHand = 0
+  while (inHand < looks.length && sameComb(looks[looks.length - 1 - inHand]!.place, last.place))
+    inHand += 1
+  if (inHand % 2 === 0) return undefined
   return { ...last.place, side: last.place.side === 'NEAR' ? 'FAR' : 'NEAR' }
 }
 
