@@ -24,7 +24,7 @@ export function HeldAndClosed({
 }) {
   const { t } = useTranslation()
   return (
-    <section aria-label={t('find.found')}>
+    <section className="max-w-3xl" aria-label={t('find.found')}>
       <p role="status" className="mb-2 font-read text-2xl" data-testid="next">
         {t('find.found')}
       </p>
@@ -44,6 +44,11 @@ export function HeldAndClosed({
           ))}
         </select>
       </label>
+      <ul className="mt-2 list-disc pl-5">
+        {view.cautions.map((one) => (
+          <li key={one}>{one}</li>
+        ))}
+      </ul>
       <h2 className="mt-3 text-xl">{t('find.closing')}</h2>
       <ol className="mb-3 list-decimal pl-6">
         {view.closing.map((one) => (

@@ -165,7 +165,7 @@ function Hive({
         <p className="text-sm text-ink-2">{t('find.behind')}</p>
       )}
       {!her && place && (
-        <section aria-label={t('find.now')}>
+        <section className="max-w-3xl" aria-label={t('find.now')}>
           <h2 className="mb-2 text-xl" data-testid="side">
             {t(`find.at.${place.kind ?? 'COMB'}`, {
               slot: place.slot,
@@ -211,30 +211,34 @@ function Hive({
         )}
       </div>
       <CombOdds page={page} looks={draft.looks} picked={place} onPick={setPicked} />
-      <div className="mt-2 text-sm" data-testid="odds">
-        <Reasons reasons={view.reasons}>
-          {t(draft.looks.length > 0 ? 'find.odds' : 'find.begun', {
-            notHere: Math.round(100 * view.notHere),
-            missed: Math.round(100 * view.missed),
-            minutes: Math.round(view.minutes),
-          })}
-        </Reasons>
-      </div>
-      <ul className="mt-2 list-disc pl-5 text-sm">
-        {view.cautions.map((one) => (
-          <li key={one}>{one}</li>
-        ))}
-      </ul>
-      <SearchHow draft={draft} traits={page.traits} onChange={onChange} />
-      <label className="flex min-h-12 items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-6"
-          checked={aloud}
-          onChange={(event) => setAloud(event.target.checked)}
-        />
-        {t('find.aloud')}
-      </label>
+      {!her && (
+        <>
+          <div className="mt-2 text-sm" data-testid="odds">
+            <Reasons reasons={view.reasons}>
+              {t(draft.looks.length > 0 ? 'find.odds' : 'find.begun', {
+                notHere: Math.round(100 * view.notHere),
+                missed: Math.round(100 * view.missed),
+                minutes: Math.round(view.minutes),
+              })}
+            </Reasons>
+          </div>
+          <ul className="mt-2 list-disc pl-5 text-sm">
+            {view.cautions.map((one) => (
+              <li key={one}>{one}</li>
+            ))}
+          </ul>
+          <SearchHow draft={draft} traits={page.traits} onChange={onChange} />
+          <label className="flex min-h-12 items-center gap-2">
+            <input
+              type="checkbox"
+              className="size-6"
+              checked={aloud}
+              onChange={(event) => setAloud(event.target.checked)}
+            />
+            {t('find.aloud')}
+          </label>
+        </>
+      )}
       {!her && (
         <details className="mt-3">
           <summary className="min-h-8 underline">{t('find.closing')}</summary>

@@ -15,6 +15,8 @@ public final class Closing {
         List<Sentence> all = new ArrayList<>();
         all.add(Sentence.of("search.close.same"));
         all.add(Sentence.of("search.close.wax"));
+        search.outside().forEach(side -> all.add(Sentence.of(
+                search.found().isEmpty() ? "search.close.outsideUnseen" : "search.close.outside", side.slot())));
         search.found().filter(Place.OnComb.class::isInstance).map(Place.OnComb.class::cast)
                 .ifPresent(side -> {
                     if (!held) {
@@ -22,8 +24,6 @@ public final class Closing {
                                 Sentence.of("search.side." + side.side())));
                     }
                 });
-        search.outside().forEach(side -> all.add(Sentence.of(
-                search.found().isEmpty() ? "search.close.outsideUnseen" : "search.close.outside", side.slot())));
         for (int box = 1; box <= search.hive().boxes().size(); box++) {
             if (search.hive().box(box).excluderAbove()) {
                 all.add(Sentence.of("search.close.excluder", box));
