@@ -66,7 +66,8 @@ public record HiveSearched(List<BoxThere> boxes, int readDays, Optional<LastSeen
         return placesOf(boxes);
     }
 
-    private static List<Place> placesOf(List<BoxThere> boxes) {
+    /** Every place in a hive of these boxes, from the bottom up. */
+    public static List<Place> placesOf(List<BoxThere> boxes) {
         List<Place> all = new ArrayList<>();
         for (int box = 1; box <= boxes.size(); box++) {
             BoxThere there = boxes.get(box - 1);

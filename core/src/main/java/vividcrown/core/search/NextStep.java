@@ -20,6 +20,8 @@ final class NextStep {
     /** So many times through all combs; who was not found by then counts half as long again. */
     private static final int TIMES_THROUGH = 3;
     private static final int AT_LEAST_LIFTS = 10;
+    /** Nobody lifts more: a stack of twelve wide boxes is asked about as quickly as one of four. */
+    private static final double MOST_LIFTS = 130;
     private static final double HARDLY_LEFT = 0.005;
 
     private final Looking looking;
@@ -28,7 +30,7 @@ final class NextStep {
     /** @param places of the hive */
     NextStep(Looking looking, int places) {
         this.looking = looking;
-        this.mostLifts = AT_LEAST_LIFTS + (double) TIMES_THROUGH * places / 2;
+        this.mostLifts = Math.min(MOST_LIFTS, AT_LEAST_LIFTS + (double) TIMES_THROUGH * places / 2);
     }
 
     private record Weighed(Looking.Look look, double lifts) {

@@ -11,6 +11,7 @@ import vividcrown.core.hive.HiveDeed;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Faults;
 import vividcrown.core.journal.Touch;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
@@ -68,6 +69,29 @@ public sealed interface SearchDeed extends Deed {
          */
         public Optional<Double> missed() {
             return isFound() ? Optional.empty() : known.map(before -> search(before).missed());
+        }
+
+        /** Something can be said of the colony by it: she was found, brood was seen, or so much was looked over that not seeing her counts. */
+        public boolean tells() {
+            double hardlyAny = 0.9;
+            return isFound() || looks.stream().anyMatch(look -> look.shows().isBrood())
+                    || missed().map(chance -> chance < hardlyAny).orElse(true);
+        }
+
+        /** What was done to her, if she was found: shut in a cage in her hive, or taken out of it. */
+        public Optional<EventKind> does() {
+            return held.flatMap(how -> switch (how) {
+                case CATCHER, CAGE -> why == WhySearch.TAKE_OUT
+                        ? Optional.of(EventKind.QUEEN_REMOVED)
+                        : how == Held.CAGE ? Optional.of(EventKind.QUEEN_CAGED) : Optional.empty();
+                case PRESS_IN_CAGE -> Optional.of(EventKind.QUEEN_CAGED);
+                case NOTED, COMB_APART -> Optional.empty();
+            });
+        }
+
+        /** Where she was found. */
+        public Optional<Place> place() {
+            return looks.stream().filter(SearchLook::found).map(SearchLook::place).findFirst();
         }
 
         private Search search(KnownOfHive before) {

@@ -65,20 +65,21 @@ public class ColonyBook {
      * @param added frames that came from the store, and bees that were shaken in or out
      * @param mites what is known of its mites, and what was put in against them
      * @param harvests honey that was taken
+     * @param searches for its queen, the oldest first
      */
     public record Facts(List<Entry> reads, List<Reading> readings, List<ColonyEvent> events, Optional<Entry> chosen,
             List<SwarmPath.Done> steps, List<Entry> moves, List<Entry> added,
-            MiteRecord mites, List<Entry> harvests) {
+            MiteRecord mites, List<Entry> harvests, List<Entry> searches) {
 
         static final Facts NOTHING = new Facts(List.of(), List.of(), List.of(), Optional.empty(), List.of(), List.of(),
-                List.of(), MiteRecord.NOTHING, List.of());
+                List.of(), MiteRecord.NOTHING, List.of(), List.of());
 
         /** With one more reading, not recorded yet. */
         Facts with(Reading reading) {
             List<Reading> all = new ArrayList<>(readings);
             all.add(reading);
             all.sort(Comparator.comparing(Reading::day));
-            return new Facts(reads, all, events, chosen, steps, moves, added, mites, harvests);
+            return new Facts(reads, all, events, chosen, steps, moves, added, mites, harvests, searches);
         }
 
         Optional<LocalDate> lastRead() {
@@ -156,15 +157,20 @@ public class ColonyBook {
             SeenOfHer.reading(sight, entry.day()).ifPresent(readings::add);
             SeenOfHer.event(sight).ifPresent(kind -> events.add(new ColonyEvent(entry.day(), kind)));
         }
-        ofKind(ordered, SearchDeed.Searched.class)
-                .forEach(entry -> readings.add(((SearchDeed.Searched) entry.deed()).on(entry.day())));
+        List<Entry> searches = ofKind(ordered, SearchDeed.Searched.class).toList();
+        for (Entry entry : searches) {
+            SearchDeed.Searched search = (SearchDeed.Searched) entry.deed();
+            if (search.tells()) {
+                readings.add(search.on(entry.day()));
+            }
+        }
         readings.sort(Comparator.comparing(Reading::day));
         events.sort(Comparator.comparing(ColonyEvent::day));
         return new Facts(reads, readings, events,
                 ofKind(ordered, JudgementDeed.ActionChosen.class).reduce((_, last) -> last), steps, moves,
                 ordered.stream().filter(entry -> entry.deed() instanceof HiveDeed.FramesAdded
                         || entry.deed() instanceof HiveDeed.BeesShaken).toList(),
-                MiteRecord.fold(ordered), ofKind(ordered, MeritDeed.Harvested.class).toList());
+                MiteRecord.fold(ordered), ofKind(ordered, MeritDeed.Harvested.class).toList(), searches);
     }
 
     private static Stream<Entry> ofKind(List<Entry> entries, Class<? extends Deed> kind) {
@@ -186,6 +192,7 @@ public class ColonyBook {
             case QueenDeed.Placed one -> Optional.of(given(one.given()));
             case MiteDeed.BroodStopped _ -> Optional.of(EventKind.QUEEN_CAGED);
             case JudgementDeed.ActionChosen one -> one.action().does();
+            case SearchDeed.Searched one -> one.does();
             default -> Optional.empty();
         };
     }

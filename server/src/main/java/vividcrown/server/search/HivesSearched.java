@@ -3,17 +3,20 @@ package vividcrown.server.search;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Contents.QueenIs;
 import vividcrown.core.judgement.Verdict;
@@ -27,6 +30,7 @@ import vividcrown.core.search.CombThere;
 import vividcrown.core.search.HiveSearched;
 import vividcrown.core.search.Place;
 import vividcrown.core.search.QueenTrait;
+import vividcrown.core.search.SearchDeed;
 import vividcrown.server.colony.ColonyBook;
 import vividcrown.server.colony.ColonyJudge;
 import vividcrown.server.hive.Hive;
@@ -95,7 +99,8 @@ class HivesSearched {
         }
         HiveSearched searched = new HiveSearched(boxes,
                 read.map(one -> daysAgo(one.day(), day)).orElse(LONG_AGO_DAYS),
-                lastSeen(read, combs, boxes, day), 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
+                lastSeen(read, facts.searches(), combs, boxes, day),
+                1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
         return Optional.of(new Known(searched, traits(inside, verdict),
                 new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
                 virginDays(inside, day), mayMate(verdict), combs.stream().map(StackBox::level).toList()));
@@ -123,7 +128,18 @@ class HivesSearched {
                 }).toList());
     }
 
-    private static Optional<HiveSearched.LastSeen> lastSeen(Optional<Noted> read, List<StackBox> combs,
+    /** The newest of what a reading or a search noted. */
+    private static Optional<HiveSearched.LastSeen> lastSeen(Optional<Noted> read, List<Entry> searches,
+            List<StackBox> combs, List<BoxThere> boxes, LocalDate day) {
+        Optional<HiveSearched.LastSeen> found = searches.reversed().stream()
+                .flatMap(entry -> ((SearchDeed.Searched) entry.deed()).place().stream()
+                        .map(place -> new HiveSearched.LastSeen(place, daysAgo(entry.day(), day))))
+                .filter(seen -> HiveSearched.placesOf(boxes).contains(seen.place())).findFirst();
+        return Stream.concat(found.stream(), noted(read, combs, boxes, day).stream())
+                .min(Comparator.comparingInt(HiveSearched.LastSeen::days));
+    }
+
+    private static Optional<HiveSearched.LastSeen> noted(Optional<Noted> read, List<StackBox> combs,
             List<BoxThere> boxes, LocalDate day) {
         return read.flatMap(one -> one.notes().sides().stream()
                 .filter(side -> side.signs().stream().anyMatch(sign -> sign.upwards().contains(Sign.QUEEN)))

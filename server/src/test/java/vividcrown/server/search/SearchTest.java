@@ -120,6 +120,30 @@ class SearchTest {
     }
 
     @Test
+    void whoever_shut_her_in_or_took_her_out_has_told_the_judgement_so() {
+        assertThat(record("H 11", List.of(look(5, "NEAR", "EGGS", true)), "held", "CAGE").status()).isEqualTo(200);
+        JsonNode queen = owner.get("/api/v1/colonies/" + id("H 11")).json().path("verdict").path("contents")
+                .path("queen");
+        assertThat(queen.path("KEPT_FROM_LAYING").asDouble()).isGreaterThan(0.5);
+        JsonNode again = searched("H 11", Map.of());
+        assertThat(again.path("search").path("reasons").toString()).contains("last seen today");
+        assertThat(owner.tell(LocalDate.parse("2026-06-09"), "QUEEN_SEARCHED", "hive", id("H 1"), "why", "TAKE_OUT",
+                "traits", List.of("MARKED"), "muchSmoke", false, "poorLight", false, "beginner", false, "looks",
+                List.of(look(5, "NEAR", "EGGS", true)), "held", "CATCHER").status()).isEqualTo(200);
+        assertThat(laying("H 1")).isLessThan(0.2);
+    }
+
+    @Test
+    void a_glance_at_the_lid_answers_no_look_that_is_due() {
+        String before = owner.get("/api/v1/colonies/" + id("H 7")).json().path("colony").path("lastRead").asString();
+        Map<String, Object> lid = Map.of("at", "LID", "box", 1, "slot", 0, "shows", "NOTHING", "found", false,
+                "minutes", 0.1);
+        assertThat(record("H 7", List.of(lid)).status()).isEqualTo(200);
+        assertThat(owner.get("/api/v1/colonies/" + id("H 7")).json().path("colony").path("lastRead").asString())
+                .isEqualTo(before);
+    }
+
+    @Test
     void a_look_at_a_comb_that_is_not_there_is_refused_with_what_is_wrong() {
         Client.Answer answer = record("H 1", List.of(look(23, "NEAR", "EGGS", false)));
         assertThat(answer.status()).isEqualTo(422);
