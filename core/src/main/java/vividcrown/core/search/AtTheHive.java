@@ -20,8 +20,6 @@ import vividcrown.core.reason.Wrong;
 public record AtTheHive(Optional<Double> celsius, boolean rain, boolean robbing, Optional<Integer> queenGivenDays,
         Optional<Integer> virginDays, boolean mayMate, boolean defensive) {
 
-    public static final AtTheHive FAIR = new AtTheHive(Optional.empty(), false, false, Optional.empty(),
-            Optional.empty(), false, false);
     /** Brood chills. Common practice. */
     private static final double TOO_COLD_CELSIUS = 12;
     private static final double COOL_CELSIUS = 15;

@@ -17,10 +17,6 @@ import vividcrown.core.reason.Wrong;
 public record Circumstances(Set<QueenTrait> traits, double laying, boolean muchSmoke, boolean uneasy,
         boolean poorLight, Searcher searcher) {
 
-    /** An unmarked laying queen in season, a little smoke, good light, an experienced eye. */
-    public static final Circumstances USUAL = new Circumstances(Set.of(), 1, false, false, false,
-            Searcher.EXPERIENCED);
-
     public Circumstances {
         traits = traits.isEmpty() ? Set.of() : Set.copyOf(EnumSet.copyOf(traits));
         if (!(laying >= 0 && laying <= 1)) {

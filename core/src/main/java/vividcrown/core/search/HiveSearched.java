@@ -52,15 +52,6 @@ public record HiveSearched(List<BoxThere> boxes, int readDays, Optional<LastSeen
         });
     }
 
-    /** One box with so many combs of which nothing is known. */
-    public static HiveSearched unread(int combs) {
-        List<CombThere> all = new ArrayList<>();
-        for (int slot = 1; slot <= combs; slot++) {
-            all.add(CombThere.unread(slot));
-        }
-        return new HiveSearched(List.of(new BoxThere(false, combs, false, all)), 0, Optional.empty(), USUALLY_HERE);
-    }
-
     /** Every place in it: both sides of each comb, holes, walls, excluders, lid and floor. */
     public List<Place> places() {
         return placesOf(boxes);

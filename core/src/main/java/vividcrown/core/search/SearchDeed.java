@@ -53,10 +53,6 @@ public sealed interface SearchDeed extends Deed {
             return looks.stream().anyMatch(SearchLook::found);
         }
 
-        public int minutes() {
-            return (int) Math.round(looks.stream().mapToDouble(SearchLook::minutes).sum());
-        }
-
         /** The same, with what was known of the hive. */
         public Searched with(KnownOfHive hives) {
             return new Searched(hive, why, traits, muchSmoke, poorLight, beginner, looks, held, Optional.of(hives));

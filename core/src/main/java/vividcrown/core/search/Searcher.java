@@ -11,7 +11,6 @@ import vividcrown.core.reason.Wrong;
  */
 public record Searcher(boolean beginner, int looks, int seen) {
 
-    public static final Searcher EXPERIENCED = new Searcher(false, 0, 0);
     /** So many looks the figures of the trade count for beside one's own. */
     private static final double WEIGHT_OF_THE_TRADE = 20;
     private static final double BEGINNER = 0.6;

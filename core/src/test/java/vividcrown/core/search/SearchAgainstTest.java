@@ -90,7 +90,7 @@ class SearchAgainstTest {
     void the_odds_are_those_of_every_way_she_could_have_walked() {
         HiveSearched hive = threeCombs(0.8);
         Circumstances runner = new Circumstances(Set.of(QueenTrait.RUNNER), 1, false, false, false,
-                Searcher.EXPERIENCED);
+                Searches.EXPERIENCED);
         double sees = 0.35;
         int[] looked = {1, 0, 3, 2, 5, 3};
         double minutes = 0.75;
@@ -181,8 +181,8 @@ class SearchAgainstTest {
             HiveSearched searched = new HiveSearched(List.of(new BoxThere(false, 3 + hive % 2, false, combs)), 2,
                     Optional.empty(), 1);
             Circumstances under = hive % 3 == 0
-                    ? new Circumstances(Set.of(QueenTrait.RUNNER), 1, true, false, false, Searcher.EXPERIENCED)
-                    : Circumstances.USUAL;
+                    ? new Circumstances(Set.of(QueenTrait.RUNNER), 1, true, false, false, Searches.EXPERIENCED)
+                    : Searches.USUAL;
             Ways ways = new Ways(searched, under);
             Looking looking = new Looking(searched, ways, under);
             Standing begin = looking.begin(new Prior(searched, under, ways).odds());
@@ -220,7 +220,7 @@ class SearchAgainstTest {
         int searches = 400;
         int most = 3 * COMBS;
         double guide = lifts(searches, most,
-                hive -> LivedSearch.asTheGuideSays(hive.read(7, false), Circumstances.USUAL));
+                hive -> LivedSearch.asTheGuideSays(hive.read(7, false), Searches.USUAL));
         assertThat(guide).isLessThan(0.8 * bestRule(searches, most));
     }
 
@@ -245,7 +245,7 @@ class SearchAgainstTest {
             if (seen) {
                 continue;
             }
-            Search search = Search.after(hive.read(7, false), Circumstances.USUAL, acts);
+            Search search = Search.after(hive.read(7, false), Searches.USUAL, acts);
             for (int slot = 1; slot <= COMBS; slot++) {
                 double says = search.on(1, slot);
                 int tenth = (int) Math.min(9, says * 10);
@@ -271,10 +271,10 @@ class SearchAgainstTest {
 
     @Test
     void no_room_means_that_only_an_outer_comb_can_be_lifted_first() {
-        HiveSearched full = HiveSearched.unread(4);
-        Ways ways = new Ways(full, Circumstances.USUAL);
-        Looking looking = new Looking(full, ways, Circumstances.USUAL);
-        Standing begin = looking.begin(new Prior(full, Circumstances.USUAL, ways).odds());
+        HiveSearched full = Searches.unread(4);
+        Ways ways = new Ways(full, Searches.USUAL);
+        Looking looking = new Looking(full, ways, Searches.USUAL);
+        Standing begin = looking.begin(new Prior(full, Searches.USUAL, ways).odds());
         assertThat(looking.looks(begin).stream().filter(look -> look.comb() >= 0).map(Looking.Look::comb))
                 .containsExactly(0, 3);
         assertThat(begin.out()).isEqualTo(new BitSet());

@@ -30,10 +30,10 @@ class SearchBench {
         ways.put("towards younger brood", _ -> LivedSearch.towardsYoungerBrood(COMBS));
         for (int days : new int[]{3, 7, 14}) {
             ways.put("the guide, read %d days ago".formatted(days),
-                    hive -> LivedSearch.asTheGuideSays(hive.read(days, false), Circumstances.USUAL));
+                    hive -> LivedSearch.asTheGuideSays(hive.read(days, false), Searches.USUAL));
         }
         ways.put("the guide, never read",
-                _ -> LivedSearch.asTheGuideSays(HiveSearched.unread(COMBS), Circumstances.USUAL));
+                _ -> LivedSearch.asTheGuideSays(Searches.unread(COMBS), Searches.USUAL));
         System.out.printf("%n%d searches of %d combs, an unmarked queen%n", SEARCHES, COMBS);
         ways.forEach((name, way) -> {
             double all = 0;
@@ -54,7 +54,7 @@ class SearchBench {
     void the_next_lift_in_four_boxes_of_forty_combs() {
         List<BoxThere> boxes = new ArrayList<>();
         for (int box = 0; box < 4; box++) {
-            boxes.add(new BoxThere(false, COMBS, false, HiveSearched.unread(COMBS).box(1).combs()));
+            boxes.add(new BoxThere(false, COMBS, false, Searches.unread(COMBS).box(1).combs()));
         }
         HiveSearched hive = new HiveSearched(boxes, 0, Optional.empty(), 0.95);
         List<SearchAct> acts = new ArrayList<>();
@@ -63,7 +63,7 @@ class SearchBench {
         int times = 60;
         for (int time = -20; time < times; time++) {
             long start = System.nanoTime();
-            Step step = Search.after(hive, Circumstances.USUAL, acts).next().orElseThrow().step();
+            Step step = Search.after(hive, Searches.USUAL, acts).next().orElseThrow().step();
             double millis = (System.nanoTime() - start) / 1e6;
             if (time >= 0) {
                 worst = Math.max(worst, millis);

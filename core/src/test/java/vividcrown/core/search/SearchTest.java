@@ -37,11 +37,11 @@ class SearchTest {
     }
 
     private static Search begin(HiveSearched hive) {
-        return Search.after(hive, Circumstances.USUAL, List.of());
+        return Search.after(hive, Searches.USUAL, List.of());
     }
 
     private static Circumstances of(QueenTrait... traits) {
-        return new Circumstances(Set.of(traits), 1, false, false, false, Searcher.EXPERIENCED);
+        return new Circumstances(Set.of(traits), 1, false, false, false, Searches.EXPERIENCED);
     }
 
     private static SearchAct.Looked looked(int slot, FrameSide side, Shows shows) {
@@ -81,7 +81,7 @@ class SearchTest {
         for (int nth = 0; nth < 40; nth++) {
             acts.addAll(both(1 + nth % 6, Shows.FOOD));
         }
-        Search search = Search.after(nest(), Circumstances.USUAL, acts);
+        Search search = Search.after(nest(), Searches.USUAL, acts);
         assertThat(search.odds().values()).allMatch(one -> one > 0);
         assertThat(search.notHere()).isBetween(0.5, 0.9999);
     }
@@ -98,7 +98,7 @@ class SearchTest {
 
     @Test
     void in_winter_the_trail_of_the_eggs_leads_nowhere() {
-        Circumstances winter = new Circumstances(Set.of(), 0.02, false, false, false, Searcher.EXPERIENCED);
+        Circumstances winter = new Circumstances(Set.of(), 0.02, false, false, false, Searches.EXPERIENCED);
         List<CombThere> combs = new ArrayList<>(List.of(CombThere.unread(1), comb(2, EGGS, EGGS)));
         for (int slot = 3; slot <= 8; slot++) {
             combs.add(new CombThere(slot, UNKNOWN, UNKNOWN, Optional.of(slot >= 5 ? 1.2 : 0.3), false));
@@ -107,8 +107,8 @@ class SearchTest {
         assertThat(begin(eggsAtTheEdge).on(1, 2))
                 .isGreaterThan(1.5 * Search.after(eggsAtTheEdge, winter, List.of()).on(1, 2));
         List<SearchAct> eggs = List.of(looked(5, FrameSide.NEAR, Shows.MANY_EGGS));
-        HiveSearched unread = HiveSearched.unread(8);
-        double told = Search.after(unread, Circumstances.USUAL, eggs).on(1, 5) / begin(unread).on(1, 5);
+        HiveSearched unread = Searches.unread(8);
+        double told = Search.after(unread, Searches.USUAL, eggs).on(1, 5) / begin(unread).on(1, 5);
         double hardly = Search.after(unread, winter, eggs).on(1, 5)
                 / Search.after(unread, winter, List.of()).on(1, 5);
         assertThat(hardly).isLessThan(told);
@@ -116,9 +116,9 @@ class SearchTest {
 
     @Test
     void eggs_raise_the_neighbourhood_not_one_side_alone() {
-        HiveSearched hive = HiveSearched.unread(10);
-        Search nothing = Search.after(hive, Circumstances.USUAL, List.of(looked(4, FrameSide.FAR, Shows.NOTHING)));
-        Search eggs = Search.after(hive, Circumstances.USUAL, List.of(looked(4, FrameSide.FAR, Shows.MANY_EGGS)));
+        HiveSearched hive = Searches.unread(10);
+        Search nothing = Search.after(hive, Searches.USUAL, List.of(looked(4, FrameSide.FAR, Shows.NOTHING)));
+        Search eggs = Search.after(hive, Searches.USUAL, List.of(looked(4, FrameSide.FAR, Shows.MANY_EGGS)));
         assertThat(eggs.on(1, 5)).isGreaterThan(nothing.on(1, 5) * 1.3);
         assertThat(eggs.on(1, 4)).isGreaterThan(nothing.on(1, 4) * 1.3);
         assertThat(eggs.on(1, 9)).isLessThan(nothing.on(1, 9));
@@ -168,7 +168,7 @@ class SearchTest {
         HiveSearched aWeekAgo = seen(7);
         assertThat(begin(today).on(1, 6)).isGreaterThan(0.4);
         assertThat(begin(aWeekAgo).on(1, 6)).isLessThan(0.1);
-        Circumstances winter = new Circumstances(Set.of(), 0.02, false, false, false, Searcher.EXPERIENCED);
+        Circumstances winter = new Circumstances(Set.of(), 0.02, false, false, false, Searches.EXPERIENCED);
         assertThat(Search.after(aWeekAgo, winter, List.of()).on(1, 6)).isGreaterThan(begin(aWeekAgo).on(1, 6));
     }
 
@@ -205,7 +205,7 @@ class SearchTest {
     }
 
     private static final Circumstances USUAL_SMOKED = new Circumstances(Set.of(QueenTrait.MARKED), 1, true, false,
-            false, Searcher.EXPERIENCED);
+            false, Searches.EXPERIENCED);
 
     @Test
     void ones_own_record_moves_what_a_look_is_worth() {
@@ -235,7 +235,7 @@ class SearchTest {
         Optional<Step> before = Optional.empty();
         Circumstances runner = of(QueenTrait.RUNNER);
         for (int nth = 0; nth < 25; nth++) {
-            Step step = Search.after(HiveSearched.unread(6), runner, acts).next().orElseThrow().step();
+            Step step = Search.after(Searches.unread(6), runner, acts).next().orElseThrow().step();
             assertThat(before.map(SearchTest::where)).isNotEqualTo(Optional.of(where(step)));
             switch (step) {
                 case Step.Lift lift -> acts.addAll(both(lift.slot(), Shows.SEALED));
@@ -284,10 +284,10 @@ class SearchTest {
     @Test
     void a_hive_that_was_shut_and_left_in_peace_is_searched_anew() {
         List<SearchAct> acts = new ArrayList<>(passes(6, 1));
-        double after = Search.after(nest(), Circumstances.USUAL, acts).on(1, 3);
+        double after = Search.after(nest(), Searches.USUAL, acts).on(1, 3);
         acts.add(new SearchAct.Closed(Optional.empty()));
         acts.add(new SearchAct.Opened(Optional.of(24 * 60.0)));
-        Search again = Search.after(nest(), Circumstances.USUAL, acts);
+        Search again = Search.after(nest(), Searches.USUAL, acts);
         assertThat(again.on(1, 3) / (1 - again.notHere()))
                 .isCloseTo(begin(nest()).on(1, 3) / 0.95, within(0.02));
         assertThat(again.on(1, 3)).isGreaterThan(after);
@@ -298,7 +298,7 @@ class SearchTest {
 
     @Test
     void a_side_that_does_not_exist() {
-        assertThatThrownBy(() -> Search.after(nest(), Circumstances.USUAL, both(7, Shows.EGGS)))
+        assertThatThrownBy(() -> Search.after(nest(), Searches.USUAL, both(7, Shows.EGGS)))
                 .hasMessageContaining("no such place").hasMessageContaining("comb 7");
     }
 
@@ -306,7 +306,7 @@ class SearchTest {
     void found_twice_in_two_places() {
         List<SearchAct> acts = List.of(new SearchAct.Found(new Place.OnComb(1, 3, FrameSide.FAR)),
                 new SearchAct.Found(new Place.Lid()));
-        assertThatThrownBy(() -> Search.after(nest(), Circumstances.USUAL, acts)).hasMessageContaining("found")
+        assertThatThrownBy(() -> Search.after(nest(), Searches.USUAL, acts)).hasMessageContaining("found")
                 .hasMessageContaining("Take one back");
     }
 
@@ -314,7 +314,7 @@ class SearchTest {
     void a_search_of_a_closed_hive() {
         List<SearchAct> acts = List.of(new SearchAct.Closed(Optional.empty()),
                 looked(3, FrameSide.NEAR, Shows.EGGS));
-        assertThatThrownBy(() -> Search.after(nest(), Circumstances.USUAL, acts)).hasMessageContaining("closed")
+        assertThatThrownBy(() -> Search.after(nest(), Searches.USUAL, acts)).hasMessageContaining("closed")
                 .hasMessageContaining("Open it again");
     }
 
@@ -336,7 +336,7 @@ class SearchTest {
             assertThat(Sentence.of("search.reason.shows." + shows).toString()).isNotBlank();
         }
         for (QueenTrait trait : QueenTrait.values()) {
-            assertThat(trait.sentence().toString()).isNotBlank();
+            assertThat(Sentence.of("search.trait." + trait).toString()).isNotBlank();
         }
         for (WhySearch why : WhySearch.values()) {
             assertThat(why.hold().toString()).isNotBlank();

@@ -14,7 +14,9 @@ import vividcrown.core.hive.FrameSide;
 /** When to go on, when to stop, how to hold her and what may leave. Common practice. */
 class SearchWordTest {
 
-    private static final HiveSearched HIVE = HiveSearched.unread(6);
+    private static final HiveSearched HIVE = Searches.unread(6);
+    private static final AtTheHive FAIR = new AtTheHive(Optional.empty(), false, false, Optional.empty(),
+            Optional.empty(), false, false);
     private static final Instant NOW = Instant.parse("2026-06-12T10:00:00Z");
 
     private static Search after(Circumstances under, double chance, int passes) {
@@ -30,7 +32,7 @@ class SearchWordTest {
     }
 
     private static Circumstances of(QueenTrait... traits) {
-        return new Circumstances(Set.of(traits), 1, false, false, false, Searcher.EXPERIENCED);
+        return new Circumstances(Set.of(traits), 1, false, false, false, Searches.EXPERIENCED);
     }
 
     private static AtTheHive there(double celsius, boolean robbing, Optional<Integer> given, Optional<Integer> virgin) {
@@ -38,7 +40,7 @@ class SearchWordTest {
     }
 
     private static Stop stop(Search search, WhySearch why) {
-        return SearchWord.of(search, why, AtTheHive.FAIR).stop();
+        return SearchWord.of(search, why, FAIR).stop();
     }
 
     @Test
@@ -93,8 +95,8 @@ class SearchWordTest {
 
     @Test
     void heavy_smoke_is_a_reason_to_doubt_a_failed_search() {
-        Circumstances smoked = new Circumstances(Set.of(), 1, true, false, false, Searcher.EXPERIENCED);
-        SearchWord word = SearchWord.of(after(smoked, 0.95, 1), WhySearch.MARK, AtTheHive.FAIR);
+        Circumstances smoked = new Circumstances(Set.of(), 1, true, false, false, Searches.EXPERIENCED);
+        SearchWord word = SearchWord.of(after(smoked, 0.95, 1), WhySearch.MARK, FAIR);
         assertThat(word.cautions()).anyMatch(one -> one.toString().contains("says less"));
     }
 
@@ -102,7 +104,7 @@ class SearchWordTest {
     void whoever_has_her_in_hand_renews_a_worn_mark() {
         Search found = Search.after(HIVE, of(QueenTrait.MARK_WORN),
                 List.of(new SearchAct.Found(new Place.OnComb(1, 3, FrameSide.FAR))));
-        SearchWord word = SearchWord.of(found, WhySearch.CAGE, AtTheHive.FAIR);
+        SearchWord word = SearchWord.of(found, WhySearch.CAGE, FAIR);
         assertThat(word.stop()).isEqualTo(Stop.FOUND);
         assertThat(word.cautions()).anyMatch(one -> one.toString().contains("mark her while she is in hand"));
         assertThat(word.cautions()).anyMatch(one -> one.toString().contains("never grip"));
