@@ -15,10 +15,11 @@ import vividcrown.core.reason.Wrong;
  * @param queenGivenDays days since a queen was given to it, if one was lately
  * @param virginDays days since its virgin came out, if one is in there; while she may be out to mate nobody opens it
  * @param mayMate it is judged likely that a virgin is in there who may fly
+ * @param caged by the record its queen is shut in a cage in it
  * @param defensive they boil over
  */
 public record AtTheHive(Optional<Double> celsius, boolean rain, boolean robbing, Optional<Integer> queenGivenDays,
-        Optional<Integer> virginDays, boolean mayMate, boolean defensive) {
+        Optional<Integer> virginDays, boolean mayMate, boolean caged, boolean defensive) {
 
     /** Brood chills. Common practice. */
     private static final double TOO_COLD_CELSIUS = 12;

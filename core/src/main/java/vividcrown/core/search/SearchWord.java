@@ -74,6 +74,9 @@ public record SearchWord(Stop stop, Optional<Next> next, List<Reason> reasons, L
 
     private static void whyThere(Search search, Next next, List<Reason> reasons) {
         Source derived = Source.derived("Bayes");
+        if (search.notHere() > LIKELIER_GONE) {
+            reasons.add(Reason.of(derived, "search.reason.doubtBefore", percent(search.notHere())));
+        }
         switch (next.step()) {
             case Step.Lift lift -> {
                 if (lift.forRoom()) {
@@ -103,6 +106,9 @@ public record SearchWord(Stop stop, Optional<Next> next, List<Reason> reasons, L
 
     private static List<Sentence> cautions(Search search, WhySearch why, AtTheHive there) {
         List<Sentence> all = new ArrayList<>();
+        if (there.caged() && search.found().isEmpty()) {
+            all.add(Sentence.of("search.caution.caged"));
+        }
         if (search.muchSmoke()) {
             all.add(Sentence.of("search.caution.smoked"));
         } else if (search.passes() < SAY_SMOKE_BELOW && search.found().isEmpty()) {

@@ -16,7 +16,7 @@ class SearchWordTest {
 
     private static final HiveSearched HIVE = Searches.unread(6);
     private static final AtTheHive FAIR = new AtTheHive(Optional.empty(), false, false, Optional.empty(),
-            Optional.empty(), false, false);
+            Optional.empty(), false, false, false);
     private static final Instant NOW = Instant.parse("2026-06-12T10:00:00Z");
 
     private static Search after(Circumstances under, double chance, int passes) {
@@ -36,7 +36,7 @@ class SearchWordTest {
     }
 
     private static AtTheHive there(double celsius, boolean robbing, Optional<Integer> given, Optional<Integer> virgin) {
-        return new AtTheHive(Optional.of(celsius), false, robbing, given, virgin, false, false);
+        return new AtTheHive(Optional.of(celsius), false, robbing, given, virgin, false, false, false);
     }
 
     private static Stop stop(Search search, WhySearch why) {
@@ -67,7 +67,7 @@ class SearchWordTest {
     void cold_robbing_a_queen_just_given_and_a_virgin_that_mates_leave_it_shut() {
         Search fresh = after(of(), 0.95, 0);
         AtTheHive mayMate = new AtTheHive(Optional.of(22.0), false, false, Optional.empty(), Optional.empty(), true,
-                false);
+                false, false);
         List<AtTheHive> forbidden = List.of(mayMate, there(8, false, Optional.empty(), Optional.empty()),
                 there(22, true, Optional.empty(), Optional.empty()),
                 there(22, false, Optional.of(3), Optional.empty()),
@@ -98,6 +98,16 @@ class SearchWordTest {
         Circumstances smoked = new Circumstances(Set.of(), 1, true, false, false, Searches.EXPERIENCED);
         SearchWord word = SearchWord.of(after(smoked, 0.95, 1), WhySearch.MARK, FAIR);
         assertThat(word.cautions()).anyMatch(one -> one.toString().contains("says less"));
+    }
+
+    @Test
+    void where_she_is_caged_or_hardly_there_that_is_said_before_a_comb_is_lifted() {
+        AtTheHive caged = new AtTheHive(Optional.of(22.0), false, false, Optional.empty(), Optional.empty(), false,
+                true, false);
+        assertThat(SearchWord.of(after(of(), 0.95, 0), WhySearch.SHOW, caged).cautions().getFirst().toString())
+                .contains("look into the cage first");
+        assertThat(SearchWord.of(after(of(), 0.1, 0), WhySearch.SHOW, FAIR).reasons())
+                .anyMatch(one -> one.fact().toString().contains("look for eggs on every comb"));
     }
 
     @Test

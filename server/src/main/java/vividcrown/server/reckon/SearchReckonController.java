@@ -109,7 +109,8 @@ class SearchReckonController {
         HiveSearched hive = Refusal.checked(() -> hive(asked), "boxes");
         return new SearchAnswer(QueenSearchView.of(hive, search.circumstances(at.year().laying(asked.day()), Set.of()),
                 search.there(Optional.ofNullable(asked.queenGivenOn()).map(on -> since("queenGivenOn", on, asked)),
-                        Optional.ofNullable(asked.virginOutOn()).map(on -> since("virginOutOn", on, asked)), false),
+                        Optional.ofNullable(asked.virginOutOn()).map(on -> since("virginOutOn", on, asked)), false,
+                        false),
                 search, clock.instant()), assumed);
     }
 

@@ -68,7 +68,8 @@ class ColonySearchController {
         HivesSearched.Known known = searched.of(hive, today.day())
                 .orElseThrow(() -> Refusal.invalid("", Sentence.of("refusal.search.noCombs", hive.code())));
         QueenSearchView view = QueenSearchView.of(known.hive(), asked.circumstances(known.laying(), known.traits()),
-                asked.there(known.queenGivenDays(), known.virginDays(), known.mayMate()), asked, clock.instant());
+                asked.there(known.queenGivenDays(), known.virginDays(), known.mayMate(), known.caged()), asked,
+                clock.instant());
         List<SearchedBox> boxes = new ArrayList<>();
         for (int box = 0; box < known.levels().size(); box++) {
             BoxThere there = known.hive().boxes().get(box);

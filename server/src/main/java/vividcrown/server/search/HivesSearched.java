@@ -69,10 +69,12 @@ class HivesSearched {
      * @param traits as the record has her
      * @param laying of her full laying, what a queen does on that day there
      * @param mayMate a virgin who may fly is likely in there, though nobody recorded her
+     * @param caged its queen was caged in it, and not let out since
      * @param levels of each box with combs, its place in the whole stack
      */
     record Known(HiveSearched hive, Set<QueenTrait> traits, double laying, Optional<Integer> queenGivenDays,
-            Optional<Integer> virginDays, boolean mayMate, List<Integer> levels) {
+            Optional<Integer> virginDays, boolean mayMate, boolean caged,
+            List<Integer> levels) {
     }
 
     private record Noted(LocalDate day, ReadingNotes notes) {
@@ -103,7 +105,8 @@ class HivesSearched {
                 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
         return Optional.of(new Known(searched, traits(inside, verdict),
                 new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
-                virginDays(inside, day), mayMate(verdict), combs.stream().map(StackBox::level).toList()));
+                virginDays(inside, day), mayMate(verdict), isCaged(facts),
+                combs.stream().map(StackBox::level).toList()));
     }
 
     private static int daysAgo(LocalDate then, LocalDate day) {
@@ -152,6 +155,13 @@ class HivesSearched {
                                     new Place.OnComb(box + 1, side.slot(), side.side()), daysAgo(one.day(), day)))
                             : Optional.<HiveSearched.LastSeen>empty();
                 }));
+    }
+
+    private static boolean isCaged(ColonyBook.Facts facts) {
+        return facts.events().stream().map(ColonyEvent::kind)
+                .filter(kind -> kind == EventKind.QUEEN_CAGED || kind == EventKind.QUEEN_RELEASED
+                        || kind == EventKind.QUEEN_REMOVED)
+                .reduce((_, last) -> last).filter(EventKind.QUEEN_CAGED::equals).isPresent();
     }
 
     private static boolean mayMate(Verdict verdict) {

@@ -172,10 +172,14 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
                 "traits");
     }
 
-    /** @param mayMate it is judged likely that a virgin is in there who may fly */
-    public AtTheHive there(Optional<Integer> queenGivenDays, Optional<Integer> virginDays, boolean mayMate) {
+    /**
+     * @param mayMate it is judged likely that a virgin is in there who may fly
+     * @param caged by the record its queen is shut in a cage in it
+     */
+    public AtTheHive there(Optional<Integer> queenGivenDays, Optional<Integer> virginDays, boolean mayMate,
+            boolean caged) {
         return new AtTheHive(Optional.ofNullable(celsius), Boolean.TRUE.equals(rain), Boolean.TRUE.equals(robbing),
-                queenGivenDays, virginDays, mayMate, Boolean.TRUE.equals(defensive));
+                queenGivenDays, virginDays, mayMate, caged, Boolean.TRUE.equals(defensive));
     }
 
     WhySearch wantedFor() {

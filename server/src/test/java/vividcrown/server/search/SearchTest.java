@@ -127,6 +127,7 @@ class SearchTest {
         assertThat(queen.path("KEPT_FROM_LAYING").asDouble()).isGreaterThan(0.5);
         JsonNode again = searched("H 11", Map.of());
         assertThat(again.path("search").path("reasons").toString()).contains("last seen today");
+        assertThat(again.path("search").path("cautions").toString()).contains("look into the cage first");
         assertThat(owner.tell(LocalDate.parse("2026-06-09"), "QUEEN_SEARCHED", "hive", id("H 1"), "why", "TAKE_OUT",
                 "traits", List.of("MARKED"), "muchSmoke", false, "poorLight", false, "beginner", false, "looks",
                 List.of(look(5, "NEAR", "EGGS", true)), "held", "CATCHER").status()).isEqualTo(200);
