@@ -90,6 +90,8 @@ public final class Search {
             }
             case SearchAct.Opened open -> {
                 closed = false;
+                // how long it stands open counts anew
+                minutes = 0;
                 // whoever was disturbed has settled by then: she may be anywhere that she usually is
                 settled(open.minutes().orElse(0.0));
             }

@@ -43,6 +43,10 @@ public record SearchWord(Stop stop, Optional<Next> next, List<Reason> reasons, L
             shut.forEach(one -> reasons.add(new Reason(one, Source.COMMON_PRACTICE)));
             return Stop.LEAVE_SHUT;
         }
+        if (search.isClosed()) {
+            reasons.add(practice("search.reason.closed"));
+            return Stop.COME_BACK;
+        }
         if (search.minutes() >= there.mostMinutes()) {
             reasons.add(practice("search.reason.long", Math.round(search.minutes()), there.mostMinutes()));
             shut.forEach(one -> reasons.add(new Reason(one, Source.COMMON_PRACTICE)));

@@ -94,6 +94,16 @@ class SearchWordTest {
     }
 
     @Test
+    void a_hive_that_was_closed_is_not_gone_on_with_and_its_minutes_count_anew() {
+        List<SearchAct> acts = new ArrayList<>();
+        acts.add(new SearchAct.Looked(new Place.OnComb(1, 1, FrameSide.NEAR), Shows.FOOD, Optional.of(24.0)));
+        acts.add(new SearchAct.Closed(Optional.of(2.0)));
+        assertThat(stop(Search.after(HIVE, of(), acts), WhySearch.SHOW)).isEqualTo(Stop.COME_BACK);
+        acts.add(new SearchAct.Opened(Optional.of(24 * 60.0)));
+        assertThat(stop(Search.after(HIVE, of(), acts), WhySearch.SHOW)).isEqualTo(Stop.GO_ON);
+    }
+
+    @Test
     void heavy_smoke_is_a_reason_to_doubt_a_failed_search() {
         Circumstances smoked = new Circumstances(Set.of(), 1, true, false, false, Searches.EXPERIENCED);
         SearchWord word = SearchWord.of(after(smoked, 0.95, 1), WhySearch.MARK, FAIR);
