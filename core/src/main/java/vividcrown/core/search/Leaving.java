@@ -14,6 +14,9 @@ import vividcrown.core.reason.Sentence;
  */
 public record Leaving(Level level, double chance, Sentence sentence) {
 
+    /** Of a virgin, or on a comb thick with eggs, a look over both sides says too little: one in ten is too many queens lost. */
+    private static final double HARDLY = 0.1;
+
     /** How sure it is that she stays. */
     public enum Level {
         /** She was seen elsewhere, and is safe there. */
@@ -51,7 +54,7 @@ public record Leaving(Level level, double chance, Sentence sentence) {
             return new Leaving(Level.NOT_SAFE, chance, Sentence.of("search.leaves.unverified",
                     held.get().sentence()));
         }
-        if (search.isJustSearched(box, slot)) {
+        if (search.isJustSearched(box, slot) && chance <= HARDLY) {
             return new Leaving(Level.BOTH_SIDES_SEARCHED, chance,
                     Sentence.of("search.leaves.searched", Math.round(100 * chance)));
         }

@@ -157,7 +157,9 @@ class SearchWordTest {
     void a_comb_leaves_by_one_of_two_gates_or_stays() {
         Search begun = after(of(), 0.95, 0);
         assertThat(leaving(begun, 3, Optional.empty(), 0)).isEqualTo(Leaving.Level.NOT_SAFE);
-        Search searched = Search.after(HIVE, of(), both(3));
+        Search searched = Search.after(HIVE, of(QueenTrait.MARKED), both(3));
+        assertThat(leaving(Search.after(HIVE, of(QueenTrait.VIRGIN), both(3)), 3, Optional.empty(), 0))
+                .as("a virgin is missed too often").isEqualTo(Leaving.Level.NOT_SAFE);
         assertThat(leaving(searched, 3, Optional.empty(), 0)).isEqualTo(Leaving.Level.BOTH_SIDES_SEARCHED);
         assertThat(leaving(searched, 4, Optional.empty(), 0)).as("another comb").isEqualTo(Leaving.Level.NOT_SAFE);
         List<SearchAct> since = new ArrayList<>(both(3));
