@@ -1,6 +1,7 @@
 package vividcrown.core.search;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
@@ -95,12 +96,23 @@ final class Looking {
         return worth.isEmpty() ? looks : worth;
     }
 
+    /** What is looked at in one go with a place. */
+    Look at(int place) {
+        return looks.stream().filter(look -> Arrays.stream(look.places()).anyMatch(one -> one == place)).findFirst()
+                .orElseThrow();
+    }
+
+    /** An outer comb can always be lifted; one from the middle once there is room. */
+    static boolean hasRoomFor(Standing at, Look look) {
+        return look.comb() == Wandering.NONE || look.outermost() || at.room().get(look.box());
+    }
+
     /** The comb that was just in the hand, and a wall glanced at a moment ago, are not looked at again at once. */
     private static boolean isPossible(Standing at, Look look) {
         if (look.comb() == Wandering.NONE) {
             return at.rests()[look.places()[0]] == 0;
         }
-        return look.comb() != at.lifted() && (look.outermost() || at.room().get(look.box()));
+        return look.comb() != at.lifted() && hasRoomFor(at, look);
     }
 
     /** What finds most for its cost. */

@@ -40,6 +40,11 @@ final class NextStep {
         return weighed(at).look();
     }
 
+    /** Lifts to be expected until she is found, if she is here and this comes next. */
+    double lifts(Standing at, Looking.Look look) {
+        return first(at, look) / at.chanceHere();
+    }
+
     private Weighed weighed(Standing at) {
         return promising(at, PROMISING).map(look -> new Weighed(look, first(at, look)))
                 .min(Comparator.comparingDouble(Weighed::lifts)).orElseThrow();

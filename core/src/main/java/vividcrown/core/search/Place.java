@@ -15,7 +15,7 @@ public sealed interface Place {
             return Sentence.of("search.place.comb", box, slot, Sentence.of("search.side." + side));
         }
 
-        OnComb otherSide() {
+        public OnComb otherSide() {
             return new OnComb(box, slot, side == FrameSide.NEAR ? FrameSide.FAR : FrameSide.NEAR);
         }
     }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.random.RandomGenerator;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reason.Wrong;
 
@@ -72,6 +73,52 @@ public final class Search {
         return search;
     }
 
+    // --- queens that are made up -------------------------------------------------------------------------------------
+
+    /** Where a queen may stand before the lid is off, if she is in it at all, drawn from the odds. */
+    public static Place drawn(HiveSearched hive, Circumstances under, RandomGenerator luck) {
+        return new Search(hive, under).drawn(luck.nextDouble() * hive.chance());
+    }
+
+    /**
+     * Where a queen who stood somewhere is after some acts, if she walks as the odds have it.
+     *
+     * @param luck asked once for each act: the same luck, the same way
+     */
+    public static Place walked(HiveSearched hive, Circumstances under, Place from, List<SearchAct> acts,
+            RandomGenerator luck) {
+        Search search = new Search(hive, under);
+        Place at = from;
+        for (SearchAct act : acts) {
+            double[] odds = new double[search.ways.size()];
+            odds[search.ways.of(at)] = 1;
+            search.at = search.at.with(odds);
+            switch (act) {
+                case SearchAct.Looked looked -> search.passesAt(looked.place(), looked.minutes());
+                case SearchAct.Found there -> search.passesAt(there.place(), there.minutes());
+                case SearchAct.Smoked _,SearchAct.Closed _,SearchAct.Opened _ -> search.take(act);
+            }
+            at = search.drawn(luck.nextDouble());
+        }
+        return at;
+    }
+
+    private void passesAt(Place place, Optional<Double> passed) {
+        checkPlace(place);
+        pass(passed.orElse(usually(place)), Optional.of(place));
+    }
+
+    private Place drawn(double draw) {
+        double sum = 0;
+        for (int place = 0; place < ways.size(); place++) {
+            sum += at.odds()[place];
+            if (draw < sum) {
+                return ways.at(place);
+            }
+        }
+        return ways.at(ways.size() - 1);
+    }
+
     // --- what was done -----------------------------------------------------------------------------------------------
 
     private void take(SearchAct act) {
@@ -109,8 +156,7 @@ public final class Search {
 
     private void look(SearchAct.Looked looked) {
         Place place = looked.place();
-        checkPlace(place);
-        pass(looked.minutes().orElse(usually(place)), Optional.of(place));
+        passesAt(place, looked.minutes());
         double[] odds = at.odds().clone();
         if (place instanceof Place.OnComb side && looked.shows() != Shows.NOTHING) {
             tell(odds, side, looked.shows());
@@ -157,8 +203,7 @@ public final class Search {
     }
 
     private void find(SearchAct.Found there) {
-        checkPlace(there.place());
-        pass(there.minutes().orElse(usually(there.place())), Optional.of(there.place()));
+        passesAt(there.place(), there.minutes());
         found = Optional.of(there.place());
         double[] odds = new double[ways.size()];
         odds[ways.of(there.place())] = 1;
@@ -348,6 +393,30 @@ public final class Search {
             case Place.InHole(int of, int at) -> of == box && at == slot;
             case Place.Lid _,Place.Walls _,Place.Excluder _,Place.Floor _ -> false;
         }).mapToDouble(Map.Entry::getValue).sum();
+    }
+
+    /** The chance to see her there in one attentive look, if she is there, 0–1. */
+    public double sees(Place place) {
+        return looking.sees(ways.of(place));
+    }
+
+    /**
+     * Lifts to be expected until she is found, if she is here, that place is looked at next and the search goes on from there as well as it can. As many as {@link
+     * #next()} says for the best of them.
+     *
+     * @throws IllegalArgumentException if there is no such place, or she was found, or the hive is closed
+     */
+    public double liftsIf(Place place) {
+        checkPlace(place);
+        if (found.isPresent()) {
+            throw Wrong.of("wrong.search.afterFound", found.get().sentence());
+        }
+        return new NextStep(looking, ways.size()).lifts(at, looking.at(ways.of(place)));
+    }
+
+    /** In a box without room a comb from the middle cannot be lifted without rolling bees. */
+    public boolean hasRoomFor(Place place) {
+        return Looking.hasRoomFor(at, looking.at(ways.of(place)));
     }
 
     /** What to do next; empty once she is found or the hive is closed. */

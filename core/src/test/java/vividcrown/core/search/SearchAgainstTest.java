@@ -13,6 +13,7 @@ import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.trainer.LivedBrood;
 
 /** The filter against every way she could have walked, written out; the next lift against exact dynamic programming; the guide against rules of thumb. */
 class SearchAgainstTest {
@@ -239,7 +240,7 @@ class SearchAgainstTest {
                 int slot = 1 + luck.nextInt(COMBS);
                 for (int side = 2 * slot - 2; side < 2 * slot; side++) {
                     seen |= hive.queen() == side && luck.nextDouble() < SEES;
-                    acts.add(new SearchAct.Looked(LivedSearch.placeOf(side), hive.shows(side, 0), Optional.of(0.0)));
+                    acts.add(new SearchAct.Looked(LivedBrood.placeOf(side), hive.shows(side), Optional.of(0.0)));
                 }
             }
             if (seen) {
