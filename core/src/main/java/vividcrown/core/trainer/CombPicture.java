@@ -33,6 +33,8 @@ public record CombPicture(List<CellContent> cells) {
     private static final double HONEY_ABOVE = 0.42;
     private static final double MIDDLE_ROW = 0.56;
     private static final double WIDE = 1.7;
+    private static final int MOSTLY_SEALED_AROUND = 3;
+    private static final int ENOUGH_TO_COUNT = 20;
 
     public CombPicture {
         cells = List.copyOf(cells);
@@ -175,13 +177,14 @@ public record CombPicture(List<CellContent> cells) {
             if (row < 1 || row > ROWS - 2 || column < 1 || column > COLUMNS - 2) {
                 continue;
             }
-            if (IntStream.of(cell - 1, cell + 1, cell - COLUMNS, cell + COLUMNS)
-                    .allMatch(near -> cells.get(near).isSealed())) {
+            long sealed = IntStream.of(cell - 1, cell + 1, cell - COLUMNS, cell + COLUMNS)
+                    .filter(near -> cells.get(near).isSealed()).count();
+            if (sealed >= MOSTLY_SEALED_AROUND) {
                 among++;
                 open += cells.get(cell).isSealed() ? 0 : 1;
             }
         }
-        return among < 20 ? 0 : (double) open / among;
+        return among < ENOUGH_TO_COUNT ? 0 : (double) open / among;
     }
 
     /** What stands on it in words: in the middle, around it, at the edge, the largest part first; and the gaps among sealed brood. */
