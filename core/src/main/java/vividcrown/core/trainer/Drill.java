@@ -12,22 +12,52 @@ import java.util.random.RandomGenerator;
 /** What somebody knows, and what is drilled next. */
 public final class Drill {
 
-    /** @param on the day on which it was done */
-    public record Done(Skill skill, Quality quality, LocalDate on) {
+    /** So many known in a row make the next ones harder. */
+    private static final int IN_A_ROW = 3;
+
+    /** @param level as of {@link Exercise} @param on the day on which it was done */
+    public record Done(Skill skill, int level, Quality quality, LocalDate on) {
     }
 
     private final Map<Skill, Repetition> known = new EnumMap<>(Skill.class);
+    private final List<Done> done;
     private Optional<Skill> last = Optional.empty();
+
+    private Drill(List<Done> done) {
+        this.done = List.copyOf(done);
+    }
 
     /** @param done in the order in which it was done */
     public static Drill after(List<Done> done) {
-        Drill drill = new Drill();
+        Drill drill = new Drill(done);
         for (Done one : done) {
             drill.known.merge(one.skill(), Repetition.first(one.quality(), one.on()),
                     (before, _) -> before.after(one.quality(), one.on()));
             drill.last = Optional.of(one.skill());
         }
         return drill;
+    }
+
+    /** How hard the next one of a task should be: harder once the last three were known, easier again once the last three were not. */
+    public int level(Task task) {
+        int level = 1;
+        int known = 0;
+        for (Done one : done) {
+            if (one.skill().task() != task) {
+                continue;
+            }
+            if (one.level() != level) {
+                level = one.level();
+                known = 0;
+            }
+            boolean well = one.quality().compareTo(Quality.WELL) >= 0;
+            known = well ? Math.max(0, known) + 1 : Math.min(0, known) - 1;
+            if (Math.abs(known) == IN_A_ROW) {
+                level = Math.clamp(level + Integer.signum(known), 1, Exercise.LEVELS);
+                known = 0;
+            }
+        }
+        return level;
     }
 
     /** What was drilled, and when it is again. */

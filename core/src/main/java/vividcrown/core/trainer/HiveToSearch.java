@@ -126,8 +126,11 @@ public final class HiveToSearch {
         return exercise.skill() == Skill.FIND_ROBBING ? OptionalDouble.of(MINUTES_ROBBED) : OptionalDouble.empty();
     }
 
-    /** What a side shows today by its largest part. */
+    /** What a side shows today by its largest part. @throws IllegalArgumentException if there is no such place */
     public Shows shows(Place place) {
+        if (!hive.places().contains(place)) {
+            throw Wrong.of("wrong.search.noPlace", place.sentence());
+        }
         return switch (place) {
             case Place.OnComb side -> side.box() > 1 ? Shows.FOOD : brood.shows(LivedBrood.sideOf(side), 0);
             case Place.InHole _,Place.Lid _,Place.Walls _,Place.Excluder _,Place.Floor _ -> Shows.NOTHING;
@@ -156,6 +159,29 @@ public final class HiveToSearch {
     /** Where she is after what was done so far. */
     public Place queenAfter(List<SearchAct> done) {
         return Search.walked(hive, under, begins, done, new Random(exercise.seed() + 1));
+    }
+
+    /**
+     * Where on a side she stands.
+     *
+     * @param across 0 at the left, 1 at the right
+     * @param down 0 at the top bar, 1 at the bottom bar
+     */
+    public record Stand(double across, double down) {
+    }
+
+    /** Where she stands on whatever was looked at last; empty if she is elsewhere. Those that run hang at the edges. */
+    public Optional<Stand> stands(List<SearchAct> done) {
+        if (done.isEmpty() || !SearchScore.placeOf(done.getLast()).equals(Optional.of(queenAfter(done)))) {
+            return Optional.empty();
+        }
+        Random luck = new Random(exercise.seed() * 17 + done.size());
+        luck.nextDouble();
+        double turn = 2 * Math.PI * luck.nextDouble();
+        double far = isAnywhere(exercise.skill())
+                ? 0.7 + 0.25 * luck.nextDouble()
+                : 0.65 * Math.sqrt(luck.nextDouble());
+        return Optional.of(new Stand(0.5 + 0.45 * far * Math.cos(turn), 0.52 + 0.42 * far * Math.sin(turn)));
     }
 
     /** What was done, with what each side really showed: by that the odds are exact. */

@@ -3,6 +3,7 @@ package vividcrown.core.trainer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Wrong;
 import vividcrown.core.search.Next;
@@ -27,15 +28,20 @@ import vividcrown.core.search.Step;
 public record SearchScore(List<Taken> steps, boolean found, int lifts, double best, Optional<Integer> guide, int there,
         int points) {
 
-    private static final int MOST_ACTS = 200;
+    private static final int MOST_ACTS = 120;
     private static final int MOST_GUIDED = 60;
     private static final double ROLLED_BEES = 1;
     private static final int ALL = 100;
     private static final double BY_A_HAIR = 0.05;
 
+    /** @param chance that she was on it, 0–1 */
+    public record CombChance(int box, int slot, double chance) {
+    }
+
     /**
      * One comb lifted, or one glance elsewhere.
      *
+     * @param odds for each comb, at that moment, before it was looked at
      * @param place where; of a comb the side that was looked at first
      * @param shows what it showed, side by side
      * @param chance that she was there at that moment, by the exact odds
@@ -45,9 +51,11 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
      * @param noRoom a comb from the middle of a full box
      * @param missed she was there and was not seen
      */
-    public record Taken(Place place, List<Shows> shows, double chance, Optional<Step> better, double betterChance,
+    public record Taken(List<CombChance> odds, Place place, List<Shows> shows, double chance, Optional<Step> better,
+            double betterChance,
             double lost, boolean noRoom, boolean missed) {
         public Taken {
+            odds = List.copyOf(odds);
             shows = List.copyOf(shows);
         }
 
@@ -108,8 +116,14 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
         double lost = Math.max(0, before.liftsIf(place) - next.lifts()) + (noRoom ? ROLLED_BEES : 0);
         Place better = placeOf(next.step());
         boolean asGood = isSame(place, better) || lost < BY_A_HAIR;
-        return new Taken(place, done.subList(from, until).stream().map(act -> hive.shows(placeOf(act).orElseThrow()))
-                .toList(), chance(before, place), asGood ? Optional.empty() : Optional.of(next.step()),
+        List<CombChance> odds = before.odds().keySet().stream()
+                .filter(one -> one instanceof Place.OnComb side && side.side() == FrameSide.NEAR)
+                .map(Place.OnComb.class::cast)
+                .map(comb -> new CombChance(comb.box(), comb.slot(), before.on(comb.box(), comb.slot()))).toList();
+        return new Taken(odds, place,
+                done.subList(from, until).stream().map(act -> hive.shows(placeOf(act).orElseThrow()))
+                        .toList(),
+                chance(before, place), asGood ? Optional.empty() : Optional.of(next.step()),
                 chance(before, better), lost, noRoom, missed);
     }
 
@@ -136,7 +150,7 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
                         : one.equals(other);
     }
 
-    private static Optional<Place> placeOf(SearchAct act) {
+    static Optional<Place> placeOf(SearchAct act) {
         return switch (act) {
             case SearchAct.Looked looked -> Optional.of(looked.place());
             case SearchAct.Found there -> Optional.of(there.place());

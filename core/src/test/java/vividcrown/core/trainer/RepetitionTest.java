@@ -87,16 +87,34 @@ class RepetitionTest {
         assertThat(nobody.next(Task.CAGE, DAY, luck).task()).isEqualTo(Task.CAGE);
         assertThat(nobody.next(Task.FIND, DAY, luck)).as("the plain one first").isEqualTo(Skill.FIND_LAYING);
 
-        Drill some = Drill.after(List.of(new Done(Skill.DRONE_LAYER, Quality.NOTHING, DAY),
-                new Done(Skill.SHOT_BROOD, Quality.AT_ONCE, DAY)));
+        Drill some = Drill.after(List.of(new Done(Skill.DRONE_LAYER, 1, Quality.NOTHING, DAY),
+                new Done(Skill.SHOT_BROOD, 1, Quality.AT_ONCE, DAY)));
         assertThat(some.next(Task.PATTERN, DAY, luck)).isEqualTo(Skill.DRONE_LAYER);
         assertThat(some.due(DAY)).containsExactly(Skill.DRONE_LAYER);
         assertThat(some.due(DAY.plusDays(1))).containsExactlyInAnyOrder(Skill.DRONE_LAYER, Skill.SHOT_BROOD);
 
-        Drill justWrong = Drill.after(List.of(new Done(Skill.CAGE_HOSTILE, Quality.NOTHING, DAY)));
+        Drill justWrong = Drill.after(List.of(new Done(Skill.CAGE_HOSTILE, 1, Quality.NOTHING, DAY)));
         assertThat(justWrong.next(Task.CAGE, DAY, luck)).isNotEqualTo(Skill.CAGE_HOSTILE);
 
-        List<Done> all = Skill.of(Task.CAGE).stream().map(skill -> new Done(skill, Quality.AT_ONCE, DAY)).toList();
+        List<Done> all = Skill.of(Task.CAGE).stream().map(skill -> new Done(skill, 1, Quality.AT_ONCE, DAY)).toList();
         assertThat(Drill.after(all).next(Task.CAGE, DAY, luck)).isNotEqualTo(all.getLast().skill());
+    }
+
+    @Test
+    void three_known_in_a_row_make_it_harder_and_three_not_known_easier() {
+        List<Done> done = new ArrayList<>();
+        assertThat(Drill.after(done).level(Task.CAGE)).isEqualTo(1);
+        for (int nth = 0; nth < 3; nth++) {
+            done.add(new Done(Skill.CAGE_HOSTILE, 1, Quality.AT_ONCE, DAY));
+        }
+        assertThat(Drill.after(done).level(Task.CAGE)).isEqualTo(2);
+        assertThat(Drill.after(done).level(Task.PATTERN)).as("each task by itself").isEqualTo(1);
+        done.add(new Done(Skill.CAGE_FRIENDLY, 2, Quality.WRONG, DAY));
+        assertThat(Drill.after(done).level(Task.CAGE)).isEqualTo(2);
+        done.add(new Done(Skill.CAGE_FRIENDLY, 2, Quality.WRONG, DAY));
+        done.add(new Done(Skill.CAGE_FRIENDLY, 2, Quality.HARDLY, DAY));
+        assertThat(Drill.after(done).level(Task.CAGE)).isEqualTo(1);
+        done.add(new Done(Skill.CAGE_FRIENDLY, 3, Quality.WELL, DAY));
+        assertThat(Drill.after(done).level(Task.CAGE)).as("who chose a level stays there").isEqualTo(3);
     }
 }

@@ -80,7 +80,7 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
     public record PlaceAt(@Nullable PlaceKind kind, @Nullable @Min(1) @Max(12) Integer box,
             @Nullable @Min(1) @Max(24) Integer slot, @Nullable FrameSide side) {
 
-        static PlaceAt of(Place place) {
+        public static PlaceAt of(Place place) {
             return switch (place) {
                 case Place.OnComb(int box, int slot, FrameSide side) -> new PlaceAt(PlaceKind.COMB, box, slot, side);
                 case Place.InHole(int box, int slot) -> new PlaceAt(PlaceKind.HOLE, box, slot, null);
@@ -155,8 +155,12 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
     }
 
     List<SearchAct> done() {
+        return done(orNone(acts));
+    }
+
+    /** @throws Refusal if an act lacks its place */
+    public static List<SearchAct> done(List<ActInput> said) {
         List<SearchAct> all = new ArrayList<>();
-        List<ActInput> said = orNone(acts);
         for (int at = 0; at < said.size(); at++) {
             all.add(said.get(at).act("acts[" + at + "]"));
         }
