@@ -36,6 +36,8 @@ const IntroductionsScreen = lazy(() => import('../introductions/IntroductionsScr
 const CageScreen = lazy(() => import('../introductions/CageScreen'))
 const MitesScreen = lazy(() => import('../mites/MitesScreen'))
 const SettingsScreen = lazy(() => import('../settings/SettingsScreen'))
+const TrainerScreen = lazy(() => import('../trainer/TrainerScreen'))
+const ExerciseScreen = lazy(() => import('../trainer/ExerciseScreen'))
 
 const client: QueryClient = new QueryClient({
   // An expired session shows on any question; the door then asks to sign in again.
@@ -90,6 +92,8 @@ const router = createBrowserRouter([
           { path: '/splits/making/:id', element: later(<MakingScreen />) },
           { path: '/begin', element: later(<FirstStepsScreen />) },
           { path: '/settings', element: later(<SettingsScreen />) },
+          { path: '/trainer', element: later(<TrainerScreen />) },
+          { path: '/trainer/:task', element: later(<ExerciseScreen />) },
         ],
       },
     ],

@@ -11,5 +11,6 @@ export const PLACES: readonly { to: string; key: string; short: string; desk?: t
   { to: '/introductions', key: 'introductions', short: 'i', desk: true },
   { to: '/mites', key: 'mites', short: 'm', desk: true },
   { to: '/queens', key: 'queens', short: 'q' },
+  { to: '/trainer', key: 'trainer', short: 't', desk: true },
   { to: '/files', key: 'files', short: 'f' },
 ]

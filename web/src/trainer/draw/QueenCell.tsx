@@ -1,0 +1,121 @@
+import type { CellSeen } from '../queries'
+
+/** A queen cell as it hangs, its tip downwards, in a field of 40 by 70: drawn by shape, no sign by colour alone. */
+export function QueenCell({ look }: { look: CellSeen['look'] }) {
+  const wax = '#c9a26b'
+  const dark = '#7b5a33'
+  const base = <path d="M6 0 H34 L31 8 H9 Z" fill={dark} />
+  switch (look) {
+    case 'CUP_EMPTY':
+    case 'CUP_EGG':
+      return (
+        <>
+          {base}
+          <path
+            d="M8 6 C6 18 9 24 13 25 L13 14 Q20 9 27 14 L27 25 C31 24 34 18 32 6 Z"
+            fill={wax}
+            stroke={dark}
+          />
+          <path d="M13 25 Q20 10 27 25 Z" fill="#3b2a18" />
+          {look === 'CUP_EGG' && (
+            <path d="M20 16 L21 23" stroke="#fffdf4" strokeWidth={2.4} strokeLinecap="round" />
+          )}
+        </>
+      )
+    case 'JELLY':
+      return (
+        <>
+          {base}
+          <path d="M8 6 C5 22 8 32 12 34 L28 34 C32 32 35 22 32 6 Z" fill={wax} stroke={dark} />
+          <ellipse cx={20} cy={33} rx={8.5} ry={4.5} fill="#3b2a18" />
+          <path d="M12 32 Q20 22 28 32 Q20 37 12 32 Z" fill="#f4ecd0" />
+          <path d="M17 31 a3 2.4 0 1 1 6 0" fill="none" stroke="#fff" strokeWidth={2} />
+        </>
+      )
+    case 'LONG':
+      return (
+        <>
+          {base}
+          <path d="M8 6 C5 26 8 44 13 54 L27 54 C32 44 35 26 32 6 Z" fill={wax} stroke={dark} />
+          <Dimples />
+          <ellipse cx={20} cy={54} rx={7.2} ry={4.2} fill="#3b2a18" />
+          <path d="M15 54 q5 -5 10 0 q-5 4 -10 0" fill="#fffdf4" />
+        </>
+      )
+    case 'SEALED':
+    case 'RIPE':
+      return (
+        <>
+          {base}
+          <path d="M8 6 C5 30 10 52 20 64 C30 52 35 30 32 6 Z" fill={wax} stroke={dark} />
+          <Dimples />
+          {look === 'RIPE' && (
+            <>
+              <path d="M12.5 50 Q20 53 27.5 50 Q25 58 20 64 Q15 58 12.5 50 Z" fill="#6d4522" />
+              <path d="M14 53 q6 3 12 0 M16 57 q4 2 8 0" stroke="#8d6238" fill="none" />
+            </>
+          )}
+        </>
+      )
+    case 'EMERGED':
+      return (
+        <>
+          {base}
+          <path d="M8 6 C5 28 9 46 14 55 L26 55 C31 46 35 28 32 6 Z" fill={wax} stroke={dark} />
+          <Dimples />
+          <ellipse cx={20} cy={55} rx={6.2} ry={3} fill="#2b1f12" />
+          <path d="M26 55 C34 56 36 62 30 66 C26 66 25 60 26 55 Z" fill="#a37b47" stroke={dark} />
+        </>
+      )
+    case 'TORN_SIDE':
+      return (
+        <>
+          {base}
+          <path d="M8 6 C5 30 10 52 20 64 C30 52 35 30 32 6 Z" fill={wax} stroke={dark} />
+          <Dimples />
+          <path
+            d="M33 22 L25 20 L22 27 L26 31 L21 36 L27 42 L32 36 Z"
+            fill="#2b1f12"
+            stroke={dark}
+          />
+        </>
+      )
+    case 'TORN_DOWN':
+      return (
+        <>
+          {base}
+          <path
+            d="M8 6 L10 16 L14 12 L17 19 L21 13 L25 18 L28 12 L31 15 L32 6 Z"
+            fill={wax}
+            stroke={dark}
+          />
+        </>
+      )
+  }
+}
+
+function Dimples() {
+  return (
+    <>
+      {[
+        [14, 16],
+        [22, 14],
+        [28, 20],
+        [16, 26],
+        [24, 27],
+        [19, 36],
+        [26, 38],
+      ].map(([x, y]) => (
+        <circle
+          key={`${x} ${y}`}
+          cx={x}
+          cy={y}
+          r={2.1}
+          fill="none"
+          stroke="#9a7442"
+          strokeWidth={0.9}
+        />
+      ))}
+    </>
+  )
+}
