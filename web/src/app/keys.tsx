@@ -16,7 +16,8 @@ type Keys = {
 const Context = createContext<Keys | undefined>(undefined)
 
 const isTyping = (event: KeyboardEvent) =>
-  event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
+  event.target instanceof HTMLElement &&
+  event.target.matches('input:not([type=checkbox], [type=radio]), textarea, select')
 
 /** Hears single keys for all screens: the one listener there is. */
 export function KeysProvider({ children }: { children: ReactNode }) {

@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useKey } from '../app/keys'
-import { sayDay } from '../time/days'
+import { Due } from './Due'
 import { CageView } from './draw/CageView'
 import { CombPicture } from './draw/CombPicture'
+import { Wide } from './draw/Moving'
 import { QueenCell } from './draw/QueenCell'
 import type { Doing } from './hive'
 import type { Outcome, Question, Sureness } from './queries'
@@ -58,7 +59,7 @@ function Asked({ doing, words, outcome, onAnswer, question }: Props & { question
             </p>
             <p className="mt-2">{outcome.why}</p>
             <p className="mt-2 text-sm text-ink-2">
-              {t('train.result.due', { day: sayDay(outcome.due) })}
+              <Due day={outcome.due} />
             </p>
           </div>
         ) : answer ? (
@@ -138,20 +139,20 @@ function Picture({ question, doing }: { question: Question; doing: Doing }) {
   const name = t(`train.read.${doing.exercise.task}`)
   if (question.rows)
     return (
-      <div className="overflow-x-auto">
+      <Wide>
         <CombPicture name={name} rows={question.rows} cells={question.cells} />
-      </div>
+      </Wide>
     )
   if (question.behaviours)
     return (
-      <div className="overflow-x-auto">
+      <Wide>
         <CageView
           name={name}
           behaviours={question.behaviours}
           seed={doing.exercise.exercise.seed ?? 0}
         />
         <p className="mt-2">{t('train.read.watched', { minutes: question.watched ?? 0 })}</p>
-      </div>
+      </Wide>
     )
   return (
     <svg
@@ -160,7 +161,8 @@ function Picture({ question, doing }: { question: Question; doing: Doing }) {
       role="img"
       aria-label={name}
     >
-      <rect x={-40} y={-6} width={120} height={8} fill="#c3a473" />
+      <rect x={-140} y={-6} width={320} height={90} fill="#efe6d2" />
+      <rect x={-140} y={-6} width={320} height={8} fill="#c3a473" />
       {question.look && <QueenCell look={question.look} />}
     </svg>
   )

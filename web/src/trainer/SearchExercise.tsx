@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useRef, useState } from 'react'
+import { Fragment, useEffect, useRef, useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { useKey } from '../app/keys'
 import { BoxFromAbove } from '../colonies/BoxFromAbove'
@@ -7,6 +7,7 @@ import type { PlaceAt } from '../colonies/search'
 import { Findings } from '../ui/Page'
 import type { QueenLook } from './draw/bees'
 import { CombView } from './draw/CombView'
+import { Wide } from './draw/Moving'
 import {
   actsOf,
   liftsOf,
@@ -114,6 +115,7 @@ function Searching({
           season: t(`train.seasons.${hive.season}`),
           days: hive.readDays,
         })}{' '}
+        {!hive.trail && t('train.find.noTrail')}{' '}
         {left !== undefined && (
           <strong className="text-crown" role="timer" data-testid="left">
             {over
@@ -162,9 +164,13 @@ function Searching({
           />
           <div className="mt-3 flex flex-wrap gap-2">
             <button className="act act-main" aria-keyshortcuts="l" onClick={lift}>
-              {t(chosen.kind === 'COMB' ? 'train.find.lift' : 'train.find.look', {
-                what: say({ ...chosen, side: undefined }),
-              })}{' '}
+              {chosen.kind === 'COMB'
+                ? t('train.find.lift', {
+                    slot: chosen.slot,
+                    box: chosen.box,
+                    context: hive.boxes.length > 1 ? 'boxes' : undefined,
+                  })
+                : t('train.find.look', { what: say(chosen) })}{' '}
               <span aria-hidden>(l)</span>
             </button>
             <button className="act" aria-keyshortcuts="x" disabled={sending} onClick={end}>
@@ -237,7 +243,7 @@ function Side({
   if (words) return <InWords seen={seen} onPoint={onPoint} />
   return (
     <>
-      <div className="overflow-x-auto">
+      <Wide>
         <CombView
           name={name}
           seen={seen}
@@ -248,7 +254,7 @@ function Side({
           pointing={pointing}
           onPoint={onPoint}
         />
-      </div>
+      </Wide>
       {NINTHS.map((ninth) => (
         <NinthKey key={ninth} ninth={ninth} onPress={() => pointing.current?.(ninth)} />
       ))}
@@ -310,7 +316,6 @@ function Stack({
   )
   return (
     <>
-      {other({ kind: 'LID' }, t('train.find.lid'))}
       {hive.boxes
         .map((box, index) => ({ box, number: index + 1 }))
         .reverse()
@@ -345,16 +350,23 @@ function Stack({
                   ].join(', ') || t('train.find.none'),
               })}
             </p>
+          </div>
+        ))}
+      <div className="flex flex-wrap gap-2">
+        {other({ kind: 'LID' }, t('train.find.lid'))}
+        {hive.boxes.map((_, index) => (
+          <Fragment key={index}>
             {other(
-              { kind: 'WALLS', box: number },
+              { kind: 'WALLS', box: index + 1 },
               t('train.find.walls', {
-                box: number,
+                box: index + 1,
                 context: hive.boxes.length > 1 ? 'boxes' : undefined,
               }),
             )}
-          </div>
+          </Fragment>
         ))}
-      {other({ kind: 'FLOOR' }, t('train.find.floor'))}
+        {other({ kind: 'FLOOR' }, t('train.find.floor'))}
+      </div>
     </>
   )
 }

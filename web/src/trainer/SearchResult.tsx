@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { sayDay } from '../time/days'
+import { Due } from './Due'
 import type { Outcome, Scored, TrainerHive } from './queries'
 
 const WIDTH = 34
@@ -36,14 +36,13 @@ export function SearchResult({
         {t('train.result.points', { points: scored.points })}
       </p>
       <p className="mt-1 max-w-4xl">
-        {t('train.result.best', { best: scored.best.toFixed(1) })}{' '}
         {scored.guide === undefined
           ? t('train.result.guideNot')
           : t('train.result.guide', { count: scored.guide })}{' '}
         {outcome.why}
       </p>
       <p className="mt-1 text-sm text-ink-2">
-        {t('train.result.due', { day: sayDay(outcome.due) })}
+        <Due day={outcome.due} />
       </p>
       <div className="mt-4 grid gap-6 lg:grid-cols-2">
         <ol className="border-t border-rule" aria-label={t('train.result.steps')}>

@@ -74,7 +74,7 @@ function TaskRow({ task, number, page }: { task: Task; number: number; page: Tra
   const navigate = useNavigate()
   useKey(String(number), () => void navigate(`/trainer/${task}`))
   const own = page.tasks.find((one) => one.task === task)
-  const due = page.weak.filter((one) => one.skill && taskOf(one.skill) === task).length
+  const due = page.weak.filter((one) => one.task === task).length
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-b border-rule py-2 md:grid-cols-[16rem_1fr_auto]">
       <span>
@@ -106,14 +106,6 @@ function TaskRow({ task, number, page }: { task: Task; number: number; page: Tra
       </button>
     </li>
   )
-}
-
-/** The task that a skill belongs to, by its name. */
-export function taskOf(skill: TrainerPage['weak'][number]['skill']): Task {
-  if (skill.startsWith('FIND_')) return 'FIND'
-  if (skill.startsWith('LOOK_')) return 'CELL_LOOK'
-  if (skill.startsWith('CAGE_')) return 'CAGE'
-  return skill === 'CUPS_ONLY' || skill.endsWith('_CELLS') ? 'CELL_KIND' : 'PATTERN'
 }
 
 function WishesForm({ wishes, onChange }: { wishes: Wishes; onChange: (next: Wishes) => void }) {

@@ -24,7 +24,7 @@ export function CombPicture({
     [rows],
   )
   return (
-    <div className="relative min-w-[34rem]">
+    <div className={`relative min-w-[34rem] ${cells.length > 0 ? 'pb-[5%]' : ''}`}>
       <Moving name={name} begin={begin} />
       {cells.length > 0 && (
         <svg

@@ -1,4 +1,5 @@
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
+import { useTranslation } from 'react-i18next'
 import { HEIGHT, WIDTH } from './comb'
 
 const LONGEST_STEP_SECONDS = 0.05
@@ -62,5 +63,16 @@ export function Moving({
         )
       }}
     />
+  )
+}
+
+/** Room for a picture that is wider than a phone. */
+export function Wide({ children }: { children: ReactNode }) {
+  const { t } = useTranslation()
+  return (
+    <>
+      <p className="text-sm text-ink-2 sm:hidden">{t('train.sideways')}</p>
+      <div className="overflow-x-auto">{children}</div>
+    </>
   )
 }

@@ -47,12 +47,19 @@ export function QueenCell({ look }: { look: CellSeen['look'] }) {
       return (
         <>
           {base}
-          <path d="M8 6 C5 30 10 52 20 64 C30 52 35 30 32 6 Z" fill={wax} stroke={dark} />
+          <path
+            d="M8 6 C6 22 7 38 11 52 C13 60 16 65 20 65 C24 65 27 60 29 52 C33 38 34 22 32 6 Z"
+            fill={wax}
+            stroke={dark}
+          />
           <Dimples />
           {look === 'RIPE' && (
             <>
-              <path d="M12.5 50 Q20 53 27.5 50 Q25 58 20 64 Q15 58 12.5 50 Z" fill="#6d4522" />
-              <path d="M14 53 q6 3 12 0 M16 57 q4 2 8 0" stroke="#8d6238" fill="none" />
+              <path
+                d="M10.6 50.5 Q20 54.5 29.4 50.5 C27.5 59 24.5 65 20 65 C15.5 65 12.5 59 10.6 50.5 Z"
+                fill="#6d4522"
+              />
+              <path d="M13 55 q7 3 14 0 M15 59.5 q5 2 10 0" stroke="#8d6238" fill="none" />
             </>
           )}
         </>
@@ -71,7 +78,11 @@ export function QueenCell({ look }: { look: CellSeen['look'] }) {
       return (
         <>
           {base}
-          <path d="M8 6 C5 30 10 52 20 64 C30 52 35 30 32 6 Z" fill={wax} stroke={dark} />
+          <path
+            d="M8 6 C6 22 7 38 11 52 C13 60 16 65 20 65 C24 65 27 60 29 52 C33 38 34 22 32 6 Z"
+            fill={wax}
+            stroke={dark}
+          />
           <Dimples />
           <path
             d="M33 22 L25 20 L22 27 L26 31 L21 36 L27 42 L32 36 Z"
@@ -98,19 +109,26 @@ function Dimples() {
   return (
     <>
       {[
-        [14, 16],
-        [22, 14],
-        [28, 20],
-        [16, 26],
-        [24, 27],
-        [19, 36],
-        [26, 38],
+        [13, 14],
+        [20, 12],
+        [27, 14],
+        [16.5, 19],
+        [23.5, 19],
+        [12, 24],
+        [20, 25],
+        [28, 24],
+        [15.5, 30],
+        [24, 31],
+        [19.5, 36],
+        [27, 37],
+        [14, 39],
+        [22, 42],
       ].map(([x, y]) => (
         <circle
           key={`${x} ${y}`}
           cx={x}
           cy={y}
-          r={2.1}
+          r={1.7}
           fill="none"
           stroke="#9a7442"
           strokeWidth={0.9}

@@ -164,10 +164,10 @@ const COLOURS: Record<Kind, { thorax: string; belly: string; band: string }> = {
   worker: { thorax: '#8a6a3c', belly: '#b9853f', band: '#3a2a18' },
   dark: { thorax: '#6f5534', belly: '#8d6430', band: '#2b2013' },
   drone: { thorax: '#5f4a30', belly: '#6d5028', band: '#241a10' },
-  LAYING: { thorax: '#3c2c1c', belly: '#9a6a35', band: '#7c5228' },
+  LAYING: { thorax: '#33241a', belly: '#8a4f22', band: '#643516' },
   OLD: { thorax: '#221a12', belly: '#5f4226', band: '#4a331d' },
-  VIRGIN: { thorax: '#4a3722', belly: '#a0733c', band: '#7c5630' },
-  RUNNER: { thorax: '#3c2c1c', belly: '#94642f', band: '#775026' },
+  VIRGIN: { thorax: '#402d1c', belly: '#91602c', band: '#6b431f' },
+  RUNNER: { thorax: '#33241a', belly: '#84491f', band: '#5f3215' },
 }
 
 /** Every kind in every direction, drawn once. @param scale device pixels to a pixel */
@@ -204,13 +204,14 @@ function drawBee(ink: Ink, kind: Kind) {
   const queen = isQueen(kind)
   const length = BEE * (queen ? QUEEN_LENGTH[kind] : kind === 'drone' ? 1.15 : 1)
   const { thorax, belly, band } = COLOURS[kind]
-  const broad = queen ? (kind === 'VIRGIN' ? 0.15 : 0.17) : kind === 'drone' ? 0.25 : 0.19
-  const wide = BEE * (queen ? 0.2 : kind === 'drone' ? 0.24 : 0.19)
+  const broad = queen ? (kind === 'VIRGIN' ? 0.18 : 0.22) : kind === 'drone' ? 0.25 : 0.19
+  const wide = BEE * (queen ? (kind === 'VIRGIN' ? 0.19 : 0.23) : kind === 'drone' ? 0.24 : 0.19)
   // where the belly begins and ends
   const waist = queen ? BEE * 0.12 : 0
   const tail = waist - length * (queen ? 0.66 : 0.55)
-  ink.strokeStyle = queen ? '#a5763d' : '#2a2015'
-  ink.lineWidth = queen ? 1.7 : 1.1
+  ink.strokeStyle = queen ? '#a5763d' : 'rgba(42, 32, 21, 0.75)'
+  ink.lineWidth = queen ? 1.7 : 0.9
+  const stretch = queen ? 1 : 0.74
   for (const side of [-1, 1])
     for (const [at, reach] of [
       [0.28, 0.34],
@@ -219,8 +220,8 @@ function drawBee(ink: Ink, kind: Kind) {
     ] as const) {
       ink.beginPath()
       ink.moveTo(waist + BEE * at, 0)
-      ink.lineTo(waist + BEE * (at - 0.1), side * BEE * reach)
-      ink.lineTo(waist + BEE * (at - 0.28), side * BEE * (reach + 0.06))
+      ink.lineTo(waist + BEE * (at - 0.1), side * BEE * reach * stretch)
+      ink.lineTo(waist + BEE * (at - 0.26), side * BEE * (reach * stretch + 0.05))
       ink.stroke()
     }
   // belly: of a queen long and tapered, of a drone blunt

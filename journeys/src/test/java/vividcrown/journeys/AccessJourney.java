@@ -80,7 +80,8 @@ class AccessJourney {
                 "/queens/" + queen, "/queens?view=lines", "/queens?view=mating", "/queens?view=requeening", "/splits",
                 "/splits?view=equalise", "/splits?view=late",
                 "/splits?view=boost", "/splits?view=unite", "/splits?view=store", "/files",
-                "/settings", "/begin");
+                "/settings", "/begin", "/trainer", "/trainer/FIND", "/trainer/PATTERN", "/trainer/CELL_LOOK",
+                "/trainer/CAGE");
         walks(new Notebook(browser.desk(), application.address()), ColorScheme.LIGHT, screens);
         walks(new Notebook(browser.phone(), application.address()), ColorScheme.DARK, screens);
     }

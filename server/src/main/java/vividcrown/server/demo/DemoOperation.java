@@ -11,6 +11,7 @@ import org.springframework.stereotype.Component;
 import vividcrown.server.journal.Recorder;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
+import vividcrown.server.trainer.Trainings;
 
 /** Loads the demo operation the first time. */
 @Component
@@ -27,10 +28,12 @@ public class DemoOperation implements ApplicationRunner {
 
     private final Founding founding;
     private final Recorder recorder;
+    private final DemoTraining training;
 
-    DemoOperation(Founding founding, Recorder recorder) {
+    DemoOperation(Founding founding, Recorder recorder, Trainings trainings) {
         this.founding = founding;
         this.recorder = recorder;
+        this.training = new DemoTraining(trainings);
     }
 
     @Override
@@ -41,6 +44,11 @@ public class DemoOperation implements ApplicationRunner {
         } else {
             load(DEMO, OWNER_EMAIL, CREW_EMAIL);
         }
+        CurrentOperation.in(DEMO, () -> {
+            training.write(owner(DEMO), 0.55);
+            training.write(crew(DEMO), 0.3);
+            return true;
+        });
     }
 
     /** The demo season for an operation of its own; several can stand side by side. */

@@ -13,7 +13,7 @@ import vividcrown.server.search.SearchAsked;
  *
  * @param points 0–100: what was not thrown away, whatever luck did
  * @param lifts done
- * @param best lifts that the best search was to be expected to need from the beginning
+ * @param best lifts that the best search was to be expected to need from the beginning, by its own reckoning, which errs on the high side
  * @param guide lifts that the guide, with practised eyes, needed in this very hive; left out if it did not find her in sixty
  * @param there looks at a place where she was
  */

@@ -16,7 +16,6 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
-import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -79,7 +78,7 @@ class TrainerController {
      * @param times it was done
      * @param known so many of them it was known
      */
-    record WeakSpot(Skill skill, String text, LocalDate due, int times, int known) {
+    record WeakSpot(Skill skill, Task task, String text, LocalDate due, int times, int known) {
     }
 
     /** Somebody else's way. */
@@ -129,24 +128,15 @@ class TrainerController {
     record ShownAsked(@NotNull Boolean shown) {
     }
 
-    private final TrainingTable table;
-    private final TrainingShownTable shownTable;
+    private final Trainings trainings;
     private final People people;
     private final Today today;
-    private final JdbcClient jdbc;
     private final SecureRandom luck = new SecureRandom();
 
-    TrainerController(TrainingTable table, TrainingShownTable shownTable, People people, Today today,
-            JdbcClient jdbc) {
-        this.table = table;
-        this.shownTable = shownTable;
+    TrainerController(Trainings trainings, People people, Today today) {
+        this.trainings = trainings;
         this.people = people;
         this.today = today;
-        this.jdbc = jdbc;
-    }
-
-    private List<TrainingRow> rowsOf(UUID person) {
-        return table.findByPersonIdInOrderByDoneAt(List.of(person));
     }
 
     private static Drill drill(List<TrainingRow> rows) {
@@ -158,16 +148,16 @@ class TrainerController {
     @Transactional(readOnly = true)
     public TrainerPage page() {
         UUID me = SignedIn.require().id();
-        List<TrainingRow> mine = rowsOf(me);
+        List<TrainingRow> mine = trainings.of(me);
         Drill drill = drill(mine);
         List<WeakSpot> weak = drill.due(today.day()).stream().map(skill -> weak(skill, drill, mine)).toList();
-        boolean shown = shownTable.existsById(me);
+        boolean shown = trainings.isShown(me);
         return new TrainerPage(progress(mine), weak, shown, shown ? crew(me) : List.of());
     }
 
     private static WeakSpot weak(Skill skill, Drill drill, List<TrainingRow> rows) {
         List<TrainingRow> done = rows.stream().filter(row -> row.skill() == skill).toList();
-        return new WeakSpot(skill, skill.sentence().toString(), due(drill, skill), done.size(),
+        return new WeakSpot(skill, skill.task(), skill.sentence().toString(), due(drill, skill), done.size(),
                 (int) done.stream().filter(row -> row.quality().compareTo(Quality.HARDLY) >= 0).count());
     }
 
@@ -186,8 +176,8 @@ class TrainerController {
 
     private List<CrewProgress> crew(UUID me) {
         Map<UUID, String> names = people.names();
-        return shownTable.findAll().stream().map(TrainingShownRow::personId).filter(one -> !one.equals(me))
-                .map(one -> new CrewProgress(names.getOrDefault(one, ""), progress(rowsOf(one))))
+        return trainings.shown().stream().filter(one -> !one.equals(me))
+                .map(one -> new CrewProgress(names.getOrDefault(one, ""), progress(trainings.of(one))))
                 .sorted(Comparator.comparing(CrewProgress::name)).toList();
     }
 
@@ -195,7 +185,7 @@ class TrainerController {
     @Operation(operationId = "nextExercise", summary = "The next exercise of a task: what is due, the weakest first; then something new")
     @Transactional(readOnly = true)
     public ExerciseView next(@Valid @RequestBody NextAsked asked) {
-        Drill drill = drill(rowsOf(SignedIn.require().id()));
+        Drill drill = drill(trainings.of(SignedIn.require().id()));
         if (asked.skill() != null && asked.skill().task() != asked.task()) {
             throw Refusal.invalid("skill", Sentence.of("refusal.trainer.otherTask", asked.skill().sentence()));
         }
@@ -207,22 +197,17 @@ class TrainerController {
                 season, luck.nextLong(Exercise.MOST_SEEDS)));
     }
 
-    /** A person's own entries, sent twice at once, wait for each other. */
-    private void oneAtATime(UUID person) {
-        jdbc.sql("select pg_advisory_xact_lock(hashtextextended(?, 0))").param("trainer " + person).query()
-                .listOfRows();
+    private record Told(Trainings.Worth worth, boolean right, Optional<SearchScore> search) {
     }
 
-    private record Worth(Quality quality, int points, Optional<SearchScore> search) {
-    }
-
-    private static Worth worth(DoneAsked asked, Exercise exercise) {
+    private static Told told(DoneAsked asked, Exercise exercise) {
         if (exercise.skill().task() == Task.FIND) {
             if (asked.acts() == null) {
                 throw Refusal.invalid("acts", Sentence.of("refusal.trainer.acts"));
             }
             SearchScore score = SearchScoreView.score(new SearchDone(asked.exercise(), asked.acts()));
-            return new Worth(score.quality(), score.points(), Optional.of(score));
+            return new Told(new Trainings.Worth(score.quality(), score.points(), asked.seconds()), score.found(),
+                    Optional.of(score));
         }
         if (asked.answer() == null) {
             throw Refusal.invalid("answer", Sentence.of("refusal.trainer.answer"));
@@ -232,7 +217,7 @@ class TrainerController {
         }
         boolean right = asked.answer() == exercise.skill();
         Quality quality = Quality.of(right, asked.sureness() == null ? Quality.Sureness.FAIRLY : asked.sureness());
-        return new Worth(quality, right ? ALL_POINTS : 0, Optional.empty());
+        return new Told(new Trainings.Worth(quality, right ? ALL_POINTS : 0, asked.seconds()), right, Optional.empty());
     }
 
     @PostMapping("/done")
@@ -241,20 +226,11 @@ class TrainerController {
     public DoneView done(@Valid @RequestBody DoneAsked asked) {
         UUID me = SignedIn.require().id();
         Exercise exercise = asked.exercise().exercise();
-        Worth worth = worth(asked, exercise);
-        oneAtATime(me);
-        Optional<TrainingRow> before = table.findById(asked.id());
-        if (before.filter(row -> !row.personId().equals(me) || !row.isOf(exercise)).isPresent()) {
-            throw Refusal.invalid("id", Sentence.of("refusal.trainer.idTaken"));
-        }
-        if (before.isEmpty()) {
-            table.saveAndFlush(new TrainingRow(asked.id(), me, today.recordedAt(), today.day(), exercise,
-                    worth.quality(), worth.points(), asked.seconds()));
-        }
-        Drill drill = drill(rowsOf(me));
-        return new DoneView(worth.search().map(SearchScore::found).orElse(asked.answer() == exercise.skill()),
-                worth.points(), exercise.skill().sentence().toString(), exercise.skill().why().toString(),
-                due(drill, exercise.skill()), worth.search().map(SearchScoreView::of).orElse(null));
+        Told told = told(asked, exercise);
+        trainings.keep(asked.id(), me, today.recordedAt(), today.day(), exercise, told.worth());
+        return new DoneView(told.right(), told.worth().points(), exercise.skill().sentence().toString(),
+                exercise.skill().why().toString(), due(drill(trainings.of(me)), exercise.skill()),
+                told.search().map(SearchScoreView::of).orElse(null));
     }
 
     @PutMapping("/shown")
@@ -262,12 +238,6 @@ class TrainerController {
     @ResponseStatus(HttpStatus.NO_CONTENT)
     @Transactional
     public void shown(@Valid @RequestBody ShownAsked asked) {
-        UUID me = SignedIn.require().id();
-        oneAtATime(me);
-        if (!asked.shown()) {
-            shownTable.deleteById(me);
-        } else if (!shownTable.existsById(me)) {
-            shownTable.save(new TrainingShownRow(me));
-        }
+        trainings.show(SignedIn.require().id(), asked.shown());
     }
 }

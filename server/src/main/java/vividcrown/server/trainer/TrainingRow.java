@@ -42,8 +42,7 @@ class TrainingRow {
     protected TrainingRow() {
     }
 
-    TrainingRow(UUID id, UUID personId, Instant doneAt, LocalDate day, Exercise exercise, Quality quality, int points,
-            int seconds) {
+    TrainingRow(UUID id, UUID personId, Instant doneAt, LocalDate day, Exercise exercise, Trainings.Worth worth) {
         this.id = id;
         this.personId = personId;
         this.doneAt = doneAt;
@@ -52,9 +51,9 @@ class TrainingRow {
         this.level = exercise.level();
         this.season = exercise.season();
         this.seed = exercise.seed();
-        this.quality = quality;
-        this.points = points;
-        this.seconds = seconds;
+        this.quality = worth.quality();
+        this.points = worth.points();
+        this.seconds = worth.seconds();
     }
 
     UUID personId() {
@@ -65,20 +64,12 @@ class TrainingRow {
         return day;
     }
 
-    Instant doneAt() {
-        return doneAt;
-    }
-
     Skill skill() {
         return skill;
     }
 
     int points() {
         return points;
-    }
-
-    int seconds() {
-        return seconds;
     }
 
     Quality quality() {

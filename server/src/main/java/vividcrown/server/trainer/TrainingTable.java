@@ -1,6 +1,5 @@
 package vividcrown.server.trainer;
 
-import java.util.Collection;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -8,5 +7,5 @@ import org.springframework.data.jpa.repository.JpaRepository;
 /** What was practised in the current operation. */
 interface TrainingTable extends JpaRepository<TrainingRow, UUID> {
 
-    List<TrainingRow> findByPersonIdInOrderByDoneAt(Collection<UUID> persons);
+    List<TrainingRow> findByPersonIdOrderByDoneAt(UUID person);
 }
