@@ -90,13 +90,14 @@ function Exercises({ task }: { task: Task }) {
               id: whole.id,
               exercise: whole.exercise.exercise,
               acts: actsOf(whole),
+              beside: Math.min(MOST_BESIDE, whole.beside),
               seconds: secondsOf(whole),
             })
           }
         />
       )}
       {doing && task === 'FIND' && outcome?.search && (
-        <SearchResult hive={doing.exercise.hive} outcome={outcome} scored={outcome.search} />
+        <SearchResult doing={doing} outcome={outcome} scored={outcome.search} />
       )}
       {doing && task !== 'FIND' && (
         <QuestionExercise
@@ -120,6 +121,7 @@ function Exercises({ task }: { task: Task }) {
   )
 }
 
+const MOST_BESIDE = 1000
 const LONGEST_SECONDS = 86_400
 const secondsOf = (doing: Doing) =>
   Math.max(0, Math.min(LONGEST_SECONDS, Math.round((Date.now() - doing.begunAt) / 1000)))

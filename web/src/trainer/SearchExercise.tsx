@@ -83,7 +83,7 @@ function Searching({
       onChange(whole)
       onDone(whole)
     } else {
-      onChange({ ...doing, wrong: doing.wrong + 1 })
+      onChange({ ...doing, beside: doing.beside + 1 })
       setTold(t('train.notHer'))
     }
   }

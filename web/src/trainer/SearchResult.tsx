@@ -1,18 +1,19 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import { Due } from './Due'
-import type { Outcome, Scored, TrainerHive } from './queries'
+import type { Doing } from './hive'
+import type { Outcome, Scored } from './queries'
 
 const WIDTH = 34
 const HEIGHT = 74
 
 /** What a search was worth, against the exact odds and the best that could have been done. */
 export function SearchResult({
-  hive,
+  doing,
   outcome,
   scored,
 }: {
-  hive: TrainerHive | undefined
+  doing: Doing
   outcome: Outcome
   scored: Scored
 }) {
@@ -25,6 +26,7 @@ export function SearchResult({
     )
   })
   const step = scored.steps[nth]
+  const { hive } = doing.exercise
   return (
     <div data-testid="outcome">
       <p className="max-w-4xl font-read text-2xl" role="status">
@@ -39,7 +41,7 @@ export function SearchResult({
         {scored.guide === undefined
           ? t('train.result.guideNot')
           : t('train.result.guide', { count: scored.guide })}{' '}
-        {outcome.why}
+        {doing.beside > 0 && t('train.result.beside', { count: doing.beside })} {outcome.why}
       </p>
       <p className="mt-1 text-sm text-ink-2">
         <Due day={outcome.due} />

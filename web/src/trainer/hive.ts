@@ -10,8 +10,8 @@ export type Doing = {
   begunAt: number
   /** of a search */
   looks: Look[]
-  /** taps beside her */
-  wrong: number
+  /** taps on another bee */
+  beside: number
 }
 
 export const begun = (exercise: Exercise, id: string, now: number): Doing => ({
@@ -19,7 +19,7 @@ export const begun = (exercise: Exercise, id: string, now: number): Doing => ({
   exercise,
   begunAt: now,
   looks: [],
-  wrong: 0,
+  beside: 0,
 })
 
 /** Places that can be looked at, in the order in which the keys go through them: from the lid down. */

@@ -23,7 +23,7 @@ import vividcrown.core.search.Step;
  * @param best lifts that the best search was to be expected to need from the beginning
  * @param guide lifts that the guide needed in this very hive, she walking as she walks
  * @param there looks at a side on which she was
- * @param points 0–100: the best search's lifts as a share of them and of what was thrown away
+ * @param points 0–100: the best search's lifts as a share of them and of what was thrown away; of a search that was given up, by as much of it as was done
  */
 public record SearchScore(List<Taken> steps, boolean found, int lifts, double best, Optional<Integer> guide, int there,
         int points) {
@@ -33,6 +33,9 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
     private static final double ROLLED_BEES = 1;
     private static final int ALL = 100;
     private static final double BY_A_HAIR = 0.05;
+    /** One a minute: nobody is asked for more while robbers are about. */
+    private static final double LIFTS_WHEN_ROBBED = 4;
+    private static final int MISTAKEN_AT_MOST = 1;
 
     /** @param chance that she was on it, 0–1 */
     public record CombChance(int box, int slot, double chance) {
@@ -81,6 +84,8 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
         if (done.size() > MOST_ACTS) {
             throw Wrong.of("wrong.trainer.acts", MOST_ACTS);
         }
+        // what cannot have been done is refused before anything is reckoned
+        hive.search(done);
         boolean found = !done.isEmpty() && done.getLast() instanceof SearchAct.Found;
         if (found && !hive.queenAfter(done).equals(placeOf(done.getLast()).orElseThrow())) {
             throw Wrong.of("wrong.trainer.notThere", placeOf(done.getLast()).orElseThrow().sentence());
@@ -104,8 +109,11 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
             at = until;
         }
         double lost = steps.stream().mapToDouble(Taken::lost).sum();
+        // who gives up before the time has not searched well, however well it began
+        double enough = hive.minutes().isPresent() ? LIFTS_WHEN_ROBBED : best;
+        double through = found ? 1 : Math.min(1, steps.size() / enough);
         return new SearchScore(steps, found, steps.size(), best, guided(hive), there,
-                (int) Math.round(ALL * best / (best + lost)));
+                (int) Math.round(ALL * through * best / (best + lost)));
     }
 
     private static Taken taken(HiveToSearch hive, List<SearchAct> done, int from, int until, boolean missed) {
@@ -180,13 +188,17 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
         return Optional.empty();
     }
 
-    /** How well it was done. */
-    public Quality quality() {
+    /**
+     * How well it was done.
+     *
+     * @param beside so many times somebody pointed at another bee
+     */
+    public Quality quality(int beside) {
         boolean overlooked = steps.stream().anyMatch(Taken::missed);
         if (!found) {
             return points >= 80 && !overlooked ? Quality.NEARLY : points >= 60 ? Quality.WRONG : Quality.NOTHING;
         }
-        if (overlooked || points < 60) {
+        if (overlooked || points < 60 || beside > MISTAKEN_AT_MOST) {
             return Quality.HARDLY;
         }
         return points >= 85 ? Quality.AT_ONCE : Quality.WELL;

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatIllegalArgumentException
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.IntStream;
@@ -52,7 +53,9 @@ class SearchScoreTest {
     void who_searches_as_the_guide_does_throws_nothing_away() {
         SearchScore score = SearchScore.of(hive(Skill.FIND_LAYING, 2, 11),
                 asTheGuideSays(hive(Skill.FIND_LAYING, 2, 11), 5));
-        assertThat(score.points()).isEqualTo(100);
+        assertThat(score.points()).as("but it was given up").isEqualTo((int) Math.round(500 / score.best()));
+        assertThat(SearchScore.of(hive(Skill.FIND_LAYING, 2, 11),
+                asTheGuideSays(hive(Skill.FIND_LAYING, 2, 11), (int) Math.ceil(score.best()))).points()).isEqualTo(100);
         assertThat(score.steps()).allMatch(step -> step.better().isEmpty());
         assertThat(score.lifts()).isEqualTo(5);
     }
@@ -63,7 +66,7 @@ class SearchScoreTest {
         HiveToSearch hive = hive(Skill.FIND_LAYING, 3, 5);
         SearchScore honey = SearchScore.of(hive, IntStream.rangeClosed(1, 8)
                 .mapToObj(slot -> look(new Place.OnComb(2, slot, FrameSide.NEAR))).toList());
-        assertThat(honey.points()).isLessThan(80);
+        assertThat(honey.points()).isLessThan(40);
         assertThat(honey.steps()).filteredOn(step -> step.better().isPresent()).hasSizeGreaterThan(3)
                 .allSatisfy(step -> assertThat(step.sentence().toString()).startsWith("Better: "));
         SearchScore torn = SearchScore.of(hive(Skill.FIND_LAYING, 2, 5), List.of(look(side(5, FrameSide.NEAR))));
@@ -75,7 +78,7 @@ class SearchScoreTest {
     void points_do_not_hang_on_where_she_happened_to_be() {
         HiveToSearch hive = hive(Skill.FIND_LAYING, 1, 3);
         List<SearchAct> done = asTheGuideSays(hive, 1);
-        assertThat(SearchScore.of(hive, done).points()).isEqualTo(100);
+        assertThat(SearchScore.of(hive, done).steps()).allMatch(step -> step.lost() < 0.05);
         Place there = hive.queenAfter(done);
         List<SearchAct> lucky = new ArrayList<>(done);
         lucky.add(new SearchAct.Found(there));
@@ -92,7 +95,9 @@ class SearchScoreTest {
         Place where = hive.queenAfter(List.of());
         List<SearchAct> found = List.of(new SearchAct.Found(where, Optional.of(0.0)));
         assertThat(hive.queenAfter(found)).as("no time to walk").isEqualTo(where);
-        assertThat(SearchScore.of(hive, found).found()).isTrue();
+        SearchScore score = SearchScore.of(hive, found);
+        assertThat(score.found()).isTrue();
+        assertThat(score.quality(5)).as("pointed at everything").isEqualTo(Quality.HARDLY);
         Place other = hive.hive().places().stream().filter(place -> !place.equals(where)).findFirst().orElseThrow();
         assertThatIllegalArgumentException()
                 .isThrownBy(() -> SearchScore.of(hive, List.of(new SearchAct.Found(other, Optional.of(0.0)))))
@@ -107,7 +112,27 @@ class SearchScoreTest {
         assertThat(score.there()).isEqualTo(1);
         assertThat(score.steps().getFirst().missed()).isTrue();
         assertThat(score.steps().getFirst().sentence().toString()).isEqualTo("She was here, and you went on");
-        assertThat(score.quality()).isLessThan(Quality.HARDLY);
+        assertThat(score.quality(0)).isLessThan(Quality.HARDLY);
+    }
+
+    @Test
+    void what_cannot_have_been_done_is_refused() {
+        HiveToSearch hive = hive(Skill.FIND_LAYING, 1, 8);
+        Place where = hive.queenAfter(List.of());
+        SearchAct found = new SearchAct.Found(where, Optional.of(0.0));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> SearchScore.of(hive, List.of(found, look(new Place.Lid()))));
+        assertThatIllegalArgumentException().isThrownBy(
+                () -> SearchScore.of(hive, List.of(new SearchAct.Closed(Optional.empty()), look(new Place.Lid()))));
+        assertThatIllegalArgumentException().isThrownBy(() -> SearchScore.of(hive, List.of(look(new Place.Walls(3)))));
+        assertThatIllegalArgumentException()
+                .isThrownBy(() -> SearchScore.of(hive, Collections.nCopies(121, look(new Place.Lid()))))
+                .withMessageContaining("120");
+        SearchScore closed = SearchScore.of(hive, List.of(look(new Place.Lid()), new SearchAct.Closed(Optional.of(1.0)),
+                new SearchAct.Opened(Optional.of(60.0)), look(side(1, FrameSide.NEAR))));
+        assertThat(closed.lifts()).as("shutting it is no lift").isEqualTo(2);
+        assertThat(SearchScore.of(hive, List.of()).points()).as("nothing was done").isZero();
+        assertThat(SearchScore.of(hive, List.of()).quality(0)).as("nothing was done").isLessThan(Quality.HARDLY);
     }
 
     @Test
@@ -180,7 +205,9 @@ class SearchScoreTest {
 
     @Test
     void a_day_of_robbing_has_minutes_and_a_broodless_hive_no_trail() {
-        assertThat(hive(Skill.FIND_ROBBING, 2, 1).minutes()).hasValue(4);
+        HiveToSearch robbed = hive(Skill.FIND_ROBBING, 2, 1);
+        assertThat(robbed.minutes()).hasValue(4);
+        assertThat(SearchScore.of(robbed, asTheGuideSays(robbed, 4)).points()).as("shut in time").isEqualTo(100);
         assertThat(hive(Skill.FIND_LAYING, 2, 1).minutes()).isEmpty();
         assertThat(hive(Skill.FIND_LAYING, 2, 1).hasTrail()).isTrue();
         assertThat(hive(Skill.FIND_BROODLESS, 2, 1).hasTrail()).isFalse();

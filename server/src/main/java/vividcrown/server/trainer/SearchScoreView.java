@@ -11,7 +11,7 @@ import vividcrown.server.search.SearchAsked;
 /**
  * What a search in a made-up hive was worth, step by step.
  *
- * @param points 0–100: what was not thrown away, whatever luck did
+ * @param points 0–100: what was not thrown away, whatever luck did; of a search that was given up, by as much of it as was done
  * @param lifts done
  * @param best lifts that the best search was to be expected to need from the beginning, by its own reckoning, which errs on the high side
  * @param guide lifts that the guide, with practised eyes, needed in this very hive; left out if it did not find her in sixty

@@ -104,10 +104,12 @@ class TrainerController {
      * @param answer of every other task
      * @param sureness of the answer; FAIRLY if left out
      * @param seconds it took
+     * @param beside of a search, how often somebody pointed at another bee; 0 if left out
      */
     record DoneAsked(@NotNull UUID id, @NotNull @Valid ExerciseAsked exercise,
             @Nullable @Size(max = 120) List<SearchAsked.@NotNull @Valid ActInput> acts, @Nullable Skill answer,
-            Quality.@Nullable Sureness sureness, @NotNull @Min(0) @Max(86_400) Integer seconds) {
+            Quality.@Nullable Sureness sureness, @NotNull @Min(0) @Max(86_400) Integer seconds,
+            @Nullable @Min(0) @Max(1000) Integer beside) {
     }
 
     /**
@@ -206,7 +208,10 @@ class TrainerController {
                 throw Refusal.invalid("acts", Sentence.of("refusal.trainer.acts"));
             }
             SearchScore score = SearchScoreView.score(new SearchDone(asked.exercise(), asked.acts()));
-            return new Told(new Trainings.Worth(score.quality(), score.points(), asked.seconds()), score.found(),
+            return new Told(
+                    new Trainings.Worth(score.quality(asked.beside() == null ? 0 : asked.beside()), score.points(),
+                            asked.seconds()),
+                    score.found(),
                     Optional.of(score));
         }
         if (asked.answer() == null) {
