@@ -5,7 +5,8 @@ import type { TaskProgress } from './queries'
 
 const WIDTH = 420
 const HEIGHT = 64
-const LABEL = 90
+const LABEL = 110
+const BETWEEN = 15
 const OVER = 5
 const DASHES = [undefined, '7 4', '2 4', '10 3 2 3']
 
@@ -17,6 +18,18 @@ export const meansOf = (points: Line['points']): number[] =>
     const last = points.slice(Math.max(0, nth - OVER + 1), nth + 1)
     return last.reduce((sum, one) => sum + one.points, 0) / last.length
   })
+
+/** Where names stand beside the ends of lines, so that none lies on another. */
+export function labelled(ends: number[]): number[] {
+  const order = ends.map((end, nth) => ({ end, nth })).sort((one, other) => one.end - other.end)
+  const at: number[] = []
+  let above = -Infinity
+  for (const { end, nth } of order) {
+    above = Math.max(end, above + BETWEEN)
+    at[nth] = above
+  }
+  return at
+}
 
 /** How the points went, one's own drawn through, others' dashed and named. */
 export function Curves({ task, lines }: { task: string; lines: Line[] }) {
@@ -31,6 +44,7 @@ export function Curves({ task, lines }: { task: string; lines: Line[] }) {
   const path = line<number>()
     .x((_, nth) => x(nth))
     .y((mean) => y(mean))
+  const labels = labelled(drawn.map((one) => y(one.means.at(-1) ?? 0)))
   const says = drawn
     .map((one) =>
       t('train.curve', {
@@ -50,7 +64,7 @@ export function Curves({ task, lines }: { task: string; lines: Line[] }) {
       {[0, 50, 100].map((tick) => (
         <line key={tick} x1={8} x2={WIDTH - LABEL} y1={y(tick)} y2={y(tick)} stroke="var(--rule)" />
       ))}
-      {drawn.map((one) => {
+      {drawn.map((one, at) => {
         const last = one.means.at(-1) ?? 0
         return (
           <g key={one.nth}>
@@ -66,13 +80,13 @@ export function Curves({ task, lines }: { task: string; lines: Line[] }) {
               strokeDasharray={DASHES[one.nth % DASHES.length]}
             />
             <text
-              x={x(one.means.length - 1) + 8}
-              y={y(last) + 4}
+              x={WIDTH - LABEL + 10}
+              y={(labels[at] ?? 0) + 4}
               fontSize={13}
               fill={one.nth === 0 ? 'var(--ink)' : 'var(--ink-2)'}
               fontWeight={one.nth === 0 ? 700 : 400}
             >
-              {`${one.name} ${Math.round(last)}`}
+              {`${one.name.split(' ')[0]} ${Math.round(last)}`}
             </text>
           </g>
         )

@@ -57,7 +57,12 @@ export function SearchResult({
               >
                 <span className="flex justify-between gap-3">
                   <strong>
-                    {index + 1} {one.name}
+                    {index + 1}{' '}
+                    {one.place.kind !== 'COMB'
+                      ? one.name
+                      : hive && hive.boxes.length > 1
+                        ? t('train.result.placeInBox', { slot: one.place.slot, box: one.place.box })
+                        : t('train.result.place', { slot: one.place.slot })}
                   </strong>
                   <span>{t('train.result.chance', { percent: Math.round(100 * one.chance) })}</span>
                 </span>

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { meansOf } from './Curves'
+import { labelled, meansOf } from './Curves'
 import { cellsOf, HEIGHT, WIDTH } from './draw/comb'
 import { ninthOf } from './draw/CombView'
 import { actsOf, begun, liftsOf, looksAt, placesOf, readSides, seesHer } from './hive'
@@ -102,4 +102,12 @@ it('draws the mean of the last five', () => {
   const points = [0, 100, 100, 100, 100, 100].map((one) => ({ on: '2026-01-06', points: one }))
   expect(meansOf(points)).toEqual([0, 50, 200 / 3, 75, 80, 100])
   expect(meansOf([])).toEqual([])
+})
+
+it('writes no name on another', () => {
+  const at = labelled([30, 31, 30])
+  const order = at.toSorted((one, other) => one - other)
+  expect((order[1] ?? 0) - (order[0] ?? 0)).toBeGreaterThanOrEqual(15)
+  expect((order[2] ?? 0) - (order[1] ?? 0)).toBeGreaterThanOrEqual(15)
+  expect(labelled([10, 50])).toEqual([10, 50])
 })

@@ -25,6 +25,7 @@ import vividcrown.core.search.Shows;
 public final class HiveToSearch {
 
     private static final int[] COMBS = {5, 10, 10};
+    private static final int FULL_BOX = 10;
     private static final int HONEY_COMBS = 8;
     private static final int[] READ_DAYS = {3, 7, 14};
     private static final double[] BEES = {0.6, 1, 1.35};
@@ -66,7 +67,9 @@ public final class HiveToSearch {
             case FIND_VIRGIN -> day > LivedBrood.DAYS - LAST_EGG_DAYS;
             default -> false;
         };
-        return stopped ? 0 : exercise.season().laying();
+        // a small unit has neither room nor nurses for more
+        double room = (double) COMBS[exercise.level() - 1] / FULL_BOX;
+        return stopped ? 0 : exercise.season().laying() * room;
     }
 
     private static Set<QueenTrait> traits(Skill skill) {

@@ -209,7 +209,11 @@ class SearchScoreTest {
         assertThat(robbed.minutes()).hasValue(4);
         assertThat(SearchScore.of(robbed, asTheGuideSays(robbed, 4)).points()).as("shut in time").isEqualTo(100);
         assertThat(hive(Skill.FIND_LAYING, 2, 1).minutes()).isEmpty();
-        assertThat(hive(Skill.FIND_LAYING, 2, 1).hasTrail()).isTrue();
+        for (int level = 1; level <= Exercise.LEVELS; level++) {
+            for (long seed = 0; seed < 30; seed++) {
+                assertThat(hive(Skill.FIND_LAYING, level, seed).hasTrail()).as("she lays").isTrue();
+            }
+        }
         assertThat(hive(Skill.FIND_BROODLESS, 2, 1).hasTrail()).isFalse();
     }
 }
