@@ -39,7 +39,8 @@ public record Circumstances(Set<QueenTrait> traits, double laying, boolean muchS
         return muchSmoke || uneasy || is(QueenTrait.RUNNER) || is(QueenTrait.VIRGIN);
     }
 
-    Circumstances withSmoke() {
-        return new Circumstances(traits, laying, true, uneasy, poorLight, searcher);
+    /** @param much whether she was smoked heavily */
+    Circumstances smoked(boolean much) {
+        return new Circumstances(traits, laying, much, uneasy, poorLight, searcher);
     }
 }

@@ -10,8 +10,8 @@ public final class Closing {
     private Closing() {
     }
 
-    /** @param held she is in a cage or catcher, not on her comb */
-    public static List<Sentence> order(Search search, boolean held) {
+    /** @param held how she is kept, if she was found */
+    public static List<Sentence> order(Search search, Held held) {
         List<Sentence> all = new ArrayList<>();
         all.add(Sentence.of("search.close.same"));
         all.add(Sentence.of("search.close.wax"));
@@ -19,7 +19,7 @@ public final class Closing {
                 search.found().isEmpty() ? "search.close.outsideUnseen" : "search.close.outside", side.slot())));
         search.found().filter(Place.OnComb.class::isInstance).map(Place.OnComb.class::cast)
                 .ifPresent(side -> {
-                    if (!held) {
+                    if (held.isOnHerComb()) {
                         all.add(Sentence.of("search.close.hers", side.box(), side.slot(),
                                 Sentence.of("search.side." + side.side())));
                     }
@@ -30,7 +30,7 @@ public final class Closing {
             }
         }
         all.add(Sentence.of("search.close.lid"));
-        if (held) {
+        if (search.found().isPresent() && held.isCaged()) {
             all.add(Sentence.of("search.close.held"));
         }
         return all;

@@ -36,6 +36,22 @@ public enum Held {
         return !now.isBefore(verified) && !now.isAfter(until(verified));
     }
 
+    /** She goes wherever her comb goes. */
+    boolean isOnHerComb() {
+        return switch (this) {
+            case NOTED, PRESS_IN_CAGE, COMB_APART -> true;
+            case CATCHER, CAGE -> false;
+        };
+    }
+
+    /** She is shut in, and somebody has to see her once more. */
+    boolean isCaged() {
+        return switch (this) {
+            case CATCHER, CAGE, PRESS_IN_CAGE -> true;
+            case NOTED, COMB_APART -> false;
+        };
+    }
+
     public Sentence sentence() {
         return Sentence.of("search.held." + name());
     }

@@ -3,6 +3,7 @@ package vividcrown.core.search;
 import java.time.Instant;
 import java.util.Optional;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Wrong;
 
 /**
  * The double gate for a comb, or bees off it, that leaves a hive: she was seen elsewhere and still counts as safe there, or both its sides were searched just
@@ -34,7 +35,7 @@ public record Leaving(Level level, double chance, Sentence sentence) {
     public static Leaving comb(Search search, int box, int slot, Optional<Held> held, Optional<Instant> verified,
             Instant now) {
         if (search.hive().comb(box, slot).isEmpty()) {
-            throw vividcrown.core.reason.Wrong.of("wrong.search.noComb", box, slot);
+            throw Wrong.of("wrong.search.noComb", box, slot);
         }
         double chance = search.on(box, slot);
         boolean onIt = search.found().filter(place -> switch (place) {
@@ -43,7 +44,7 @@ public record Leaving(Level level, double chance, Sentence sentence) {
             case Place.Lid _,Place.Walls _,Place.Excluder _,Place.Floor _ -> false;
         }).isPresent();
         boolean kept = held.isPresent() && verified.isPresent();
-        if (kept && held.get().isSafe(verified.get(), now) && !(onIt && isOnHerComb(held.get()))) {
+        if (kept && held.get().isSafe(verified.get(), now) && !(onIt && held.get().isOnHerComb())) {
             return new Leaving(Level.SEEN_ELSEWHERE, 0, Sentence.of("search.leaves.elsewhere",
                     held.get().sentence()));
         }
@@ -59,13 +60,5 @@ public record Leaving(Level level, double chance, Sentence sentence) {
                     Sentence.of("search.leaves.searched", Math.round(100 * chance)));
         }
         return new Leaving(Level.NOT_SAFE, chance, Sentence.of("search.leaves.not", Math.round(100 * chance)));
-    }
-
-    /** She goes wherever that comb goes. */
-    private static boolean isOnHerComb(Held held) {
-        return switch (held) {
-            case NOTED, PRESS_IN_CAGE, COMB_APART -> true;
-            case CATCHER, CAGE -> false;
-        };
     }
 }

@@ -139,6 +139,9 @@ public final class Search {
                 closed = false;
                 // how long it stands open counts anew
                 minutes = 0;
+                if (smoked && open.minutes().orElse(0.0) >= SETTLES_MINUTES) {
+                    smokes(false);
+                }
                 // whoever was disturbed has settled by then: she may be anywhere that she usually is
                 settled(open.minutes().orElse(0.0));
             }
@@ -215,8 +218,12 @@ public final class Search {
 
     private void smoke(SearchAct.Smoked much) {
         pass(much.minutes().orElse(0.0), Optional.empty());
-        smoked = true;
-        Circumstances now = under.withSmoke();
+        smokes(true);
+    }
+
+    private void smokes(boolean much) {
+        smoked = much;
+        Circumstances now = under.smoked(much);
         looking = new Looking(hive, ways, now);
         telling = new Telling(now);
     }
@@ -252,7 +259,7 @@ public final class Search {
     /** In peace she goes where she usually is. */
     private void settled(double passed) {
         double fresh = 1 - Math.exp(-passed / SETTLES_MINUTES);
-        double[] usual = new Prior(hive, under, ways).odds();
+        double[] usual = new Prior(hive, under.smoked(smoked), ways).odds();
         double here = at.chanceHere();
         double[] odds = at.odds().clone();
         for (int place = 0; place < odds.length; place++) {

@@ -126,27 +126,16 @@ public sealed interface SearchDeed extends Deed {
      * @param found there she was
      * @param minutes since the look before, 0–240
      */
-    record SearchLook(At at, int box, int slot, Optional<FrameSide> side, Shows shows, boolean found, double minutes) {
-
-        /** What was looked at. */
-        public enum At {
-            COMB, HOLE, LID, WALLS, EXCLUDER, FLOOR
-        }
+    record SearchLook(Place.Kind at, int box, int slot, Optional<FrameSide> side, Shows shows, boolean found,
+            double minutes) {
 
         public SearchLook {
             new Faults().within("box", box, 1, 12).within("slot", slot, 0, 24).within("minutes", minutes, 0, 240)
-                    .unless(at != At.COMB || side.isPresent() && slot > 0, "fault.search.side").refuse();
+                    .unless(at != Place.Kind.COMB || side.isPresent() && slot > 0, "fault.search.side").refuse();
         }
 
         Place place() {
-            return switch (at) {
-                case COMB -> new Place.OnComb(box, slot, side.orElseThrow());
-                case HOLE -> new Place.InHole(box, slot);
-                case LID -> new Place.Lid();
-                case WALLS -> new Place.Walls(box);
-                case EXCLUDER -> new Place.Excluder(box);
-                case FLOOR -> new Place.Floor();
-            };
+            return Place.of(at, box, slot, side);
         }
 
         private SearchAct act() {

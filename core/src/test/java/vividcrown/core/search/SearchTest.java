@@ -294,6 +294,18 @@ class SearchTest {
         assertThat(again.outside()).isEmpty();
     }
 
+    /** Common practice: smoke has gone and she has settled by the next day, not within minutes. */
+    @Test
+    void smoke_is_gone_by_the_next_day_and_not_within_minutes() {
+        List<SearchAct> acts = new ArrayList<>(List.of(new SearchAct.Smoked(Optional.empty()),
+                new SearchAct.Closed(Optional.empty()), new SearchAct.Opened(Optional.of(10.0))));
+        assertThat(Search.after(nest(), Searches.USUAL, acts).muchSmoke()).isTrue();
+        acts.set(2, new SearchAct.Opened(Optional.of(24 * 60.0)));
+        Search next = Search.after(nest(), Searches.USUAL, acts);
+        assertThat(next.muchSmoke()).isFalse();
+        assertThat(next.on(1, 3)).as("as if nobody had been there").isCloseTo(begin(nest()).on(1, 3), within(0.005));
+    }
+
     // --- bad input ---------------------------------------------------------------------------------------------------
 
     @Test

@@ -135,13 +135,26 @@ class SearchWordTest {
         List<SearchAct> acts = new ArrayList<>();
         acts.add(new SearchAct.Looked(new Place.OnComb(1, 1, FrameSide.NEAR), Shows.FOOD));
         acts.add(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR)));
-        List<String> found = Closing.order(Search.after(HIVE, of(), acts), false).stream().map(Object::toString)
+        List<String> found = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED).stream().map(Object::toString)
                 .toList();
         assertThat(found).anyMatch(one -> one.contains("Her comb last") && one.contains("slot 4"));
         acts.removeLast();
-        List<String> unseen = Closing.order(Search.after(HIVE, of(), acts), false).stream().map(Object::toString)
+        List<String> unseen = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED).stream().map(Object::toString)
                 .toList();
         assertThat(unseen).anyMatch(one -> one.contains("slot 1") && one.contains("once more"));
+    }
+
+    /** Common practice: a queen under a press-in cage is on her comb all the same. */
+    @Test
+    void a_queen_under_a_press_in_cage_goes_back_with_her_comb_last() {
+        Search found = Search.after(HIVE, of(), List.of(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR))));
+        for (Held held : Held.values()) {
+            String order = Closing.order(found, held).toString();
+            boolean onIt = held == Held.PRESS_IN_CAGE || held == Held.NOTED || held == Held.COMB_APART;
+            assertThat(order.contains("Her comb last")).as(held + " " + order).isEqualTo(onIt);
+            assertThat(order.contains("still caged")).as(held.toString())
+                    .isEqualTo(held == Held.PRESS_IN_CAGE || held == Held.CATCHER || held == Held.CAGE);
+        }
     }
 
     @Test

@@ -91,6 +91,13 @@ public class ColonyBook {
             return reads.stream().map(ColonyBook::notes).toList();
         }
 
+        /** Frames moved and added, and bees shaken, after an entry; all of them where there is none. */
+        public List<Entry> movedSince(Optional<Entry> read) {
+            return Stream.concat(moves.stream(), added.stream())
+                    .filter(entry -> read.filter(one -> Entry.AS_IT_HAPPENED.compare(one, entry) > 0).isEmpty())
+                    .toList();
+        }
+
         /** Follow-ups of the chosen action that no reading has answered yet. */
         public List<Option.FollowUp> open() {
             LocalDate read = lastRead().orElse(LocalDate.MIN);

@@ -6,16 +6,19 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.ReadingNotes;
+import vividcrown.core.hive.SinceRead;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.judgement.Case;
 import vividcrown.core.judgement.Contents.QueenIs;
@@ -77,7 +80,13 @@ class HivesSearched {
             List<Integer> levels) {
     }
 
-    private record Noted(LocalDate day, ReadingNotes notes) {
+    /** Who looked over so much of the sides has read the hive, whatever for. */
+    private static final double AS_GOOD_AS_READ = 0.5;
+
+    private record Noted(Entry entry, List<ReadingNotes.Side> sides) {
+        LocalDate day() {
+            return entry.day();
+        }
     }
 
     /** @return empty if nothing in it holds combs */
@@ -90,18 +99,24 @@ class HivesSearched {
         if (combs.isEmpty()) {
             return Optional.empty();
         }
-        Optional<Noted> read = facts.reads().reversed().stream()
-                .map(entry -> new Noted(entry.day(), ColonyBook.notes(entry)))
-                .filter(one -> !one.notes().sides().isEmpty()).findFirst();
+        Optional<Noted> read = Stream
+                .concat(facts.reads().stream().map(entry -> new Noted(entry, ColonyBook.notes(entry).sides()))
+                        .filter(one -> !one.sides().isEmpty()),
+                        facts.searches().stream().map(entry -> new Noted(entry, sides(entry, combs)))
+                                .filter(one -> one.sides().size() >= AS_GOOD_AS_READ * sidesOf(combs)))
+                .max(Comparator.comparing(Noted::entry, Entry.AS_IT_HAPPENED));
+        List<ReadingNotes.Side> sides = SinceRead.of(read.map(Noted::sides).orElse(List.of()), Optional.empty(),
+                facts.movedSince(read.map(Noted::entry)), hive.id(),
+                stack.stream().collect(Collectors.toMap(StackBox::id, StackBox::level))).sides();
         List<QueenView> inside = reader.view(queens.livingIn(hive.id()), day);
         Verdict verdict = judges.verdict(facts, yard, day);
         List<BoxThere> boxes = new ArrayList<>();
         for (StackBox box : combs) {
-            boxes.add(there(box, isUnderExcluder(stack, box), read));
+            boxes.add(there(box, isUnderExcluder(stack, box), sides));
         }
         HiveSearched searched = new HiveSearched(boxes,
                 read.map(one -> daysAgo(one.day(), day)).orElse(LONG_AGO_DAYS),
-                lastSeen(read, facts.searches(), combs, boxes, day),
+                lastSeen(read.map(Noted::day), sides, facts.searches(), combs, boxes, day),
                 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
         return Optional.of(new Known(searched, traits(inside, verdict),
                 new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
@@ -118,11 +133,28 @@ class HivesSearched {
         return at + 1 < stack.size() && stack.get(at + 1).kind() == BoxKind.EXCLUDER;
     }
 
-    private static BoxThere there(StackBox box, boolean excluderAbove, Optional<Noted> read) {
+    /** What the looks of a search showed, in the boxes as they stand now. */
+    private static List<ReadingNotes.Side> sides(Entry search, List<StackBox> combs) {
+        Map<Place, ReadingNotes.Side> newest = new LinkedHashMap<>();
+        for (SearchDeed.SearchLook look : ((SearchDeed.Searched) search.deed()).looks()) {
+            if (look.at() == Place.Kind.COMB && look.box() <= combs.size() && !look.shows().signs().isEmpty()) {
+                newest.put(new Place.OnComb(look.box(), look.slot(), look.side().orElseThrow()),
+                        new ReadingNotes.Side(combs.get(look.box() - 1).level(), look.slot(),
+                                look.side().orElseThrow(), look.shows().signs()));
+            }
+        }
+        return List.copyOf(newest.values());
+    }
+
+    private static int sidesOf(List<StackBox> combs) {
+        return combs.stream().mapToInt(box -> 2 * box.frames().size()).sum();
+    }
+
+    private static BoxThere there(StackBox box, boolean excluderAbove, List<ReadingNotes.Side> read) {
         Map<Integer, Map<FrameSide, List<Sign>>> bySlot = new HashMap<>();
-        read.ifPresent(one -> one.notes().sides().stream().filter(side -> side.box() == box.level())
+        read.stream().filter(side -> side.box() == box.level())
                 .forEach(side -> bySlot.computeIfAbsent(side.slot(), _ -> new HashMap<>()).put(side.side(),
-                        side.signs().stream().filter(sign -> !sign.upwards().contains(Sign.QUEEN)).toList())));
+                        side.signs().stream().filter(sign -> !sign.upwards().contains(Sign.QUEEN)).toList()));
         return new BoxThere(box.kind() == BoxKind.HONEY, box.slots(), excluderAbove,
                 box.frames().stream().map(frame -> {
                     Map<FrameSide, List<Sign>> sides = bySlot.getOrDefault(frame.slot(), Map.of());
@@ -132,19 +164,19 @@ class HivesSearched {
     }
 
     /** The newest of what a reading or a search noted. */
-    private static Optional<HiveSearched.LastSeen> lastSeen(Optional<Noted> read, List<Entry> searches,
-            List<StackBox> combs, List<BoxThere> boxes, LocalDate day) {
+    private static Optional<HiveSearched.LastSeen> lastSeen(Optional<LocalDate> readOn, List<ReadingNotes.Side> sides,
+            List<Entry> searches, List<StackBox> combs, List<BoxThere> boxes, LocalDate day) {
         Optional<HiveSearched.LastSeen> found = searches.reversed().stream()
                 .flatMap(entry -> ((SearchDeed.Searched) entry.deed()).place().stream()
                         .map(place -> new HiveSearched.LastSeen(place, daysAgo(entry.day(), day))))
                 .filter(seen -> HiveSearched.placesOf(boxes).contains(seen.place())).findFirst();
-        return Stream.concat(found.stream(), noted(read, combs, boxes, day).stream())
+        return Stream.concat(found.stream(), noted(readOn, sides, combs, boxes, day).stream())
                 .min(Comparator.comparingInt(HiveSearched.LastSeen::days));
     }
 
-    private static Optional<HiveSearched.LastSeen> noted(Optional<Noted> read, List<StackBox> combs,
-            List<BoxThere> boxes, LocalDate day) {
-        return read.flatMap(one -> one.notes().sides().stream()
+    private static Optional<HiveSearched.LastSeen> noted(Optional<LocalDate> readOn, List<ReadingNotes.Side> sides,
+            List<StackBox> combs, List<BoxThere> boxes, LocalDate day) {
+        return readOn.flatMap(on -> sides.stream()
                 .filter(side -> side.signs().stream().anyMatch(sign -> sign.upwards().contains(Sign.QUEEN)))
                 .findFirst().flatMap(side -> {
                     int box = combs.stream().map(StackBox::level).toList().indexOf(side.box());
@@ -152,7 +184,7 @@ class HivesSearched {
                             && boxes.get(box).combs().stream().anyMatch(comb -> comb.slot() == side.slot());
                     return hangs
                             ? Optional.of(new HiveSearched.LastSeen(
-                                    new Place.OnComb(box + 1, side.slot(), side.side()), daysAgo(one.day(), day)))
+                                    new Place.OnComb(box + 1, side.slot(), side.side()), daysAgo(on, day)))
                             : Optional.<HiveSearched.LastSeen>empty();
                 }));
     }

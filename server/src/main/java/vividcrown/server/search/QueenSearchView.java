@@ -134,10 +134,6 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
             hive.boxes().get(box - 1).combs()
                     .forEach(comb -> combs.add(new CombChance(at, comb.slot(), rounded(search.on(at, comb.slot())))));
         }
-        boolean kept = switch (asked.kept()) {
-            case CATCHER, CAGE, PRESS_IN_CAGE, COMB_APART -> true;
-            case NOTED -> false;
-        };
         return new QueenSearchView(word.stop(), word.next().map(next -> next.step().sentence())
                 .orElse(word.stop().sentence()).toString(), word.next().map(SearchStepView::of).orElse(null),
                 word.stop() == Stop.GO_ON
@@ -150,7 +146,7 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
                 combs, rounded(search.notHere()), rounded(search.missed()), Math.round(search.passes() * 100) / 100.0,
                 Math.round(search.minutes() * 10) / 10.0, search.unsearched().stream().map(PlaceAt::of).toList(),
                 ReasonView.of(word.reasons()), word.cautions().stream().map(Object::toString).toList(),
-                Closing.order(search, kept).stream().map(Object::toString).toList(), leaving);
+                Closing.order(search, asked.kept()).stream().map(Object::toString).toList(), leaving);
     }
 
     private static double rounded(double chance) {

@@ -64,11 +64,6 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
         LOOKED, FOUND, SMOKED, CLOSED, OPENED
     }
 
-    /** What a place is. */
-    public enum PlaceKind {
-        COMB, HOLE, LID, WALLS, EXCLUDER, FLOOR
-    }
-
     /**
      * A place in the hive.
      *
@@ -77,36 +72,28 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
      * @param slot from 1, as seen from the entrance; of a comb or a hole
      * @param side of a comb
      */
-    public record PlaceAt(@Nullable PlaceKind kind, @Nullable @Min(1) @Max(12) Integer box,
+    public record PlaceAt(Place.@Nullable Kind kind, @Nullable @Min(1) @Max(12) Integer box,
             @Nullable @Min(1) @Max(24) Integer slot, @Nullable FrameSide side) {
 
         public static PlaceAt of(Place place) {
             return switch (place) {
-                case Place.OnComb(int box, int slot, FrameSide side) -> new PlaceAt(PlaceKind.COMB, box, slot, side);
-                case Place.InHole(int box, int slot) -> new PlaceAt(PlaceKind.HOLE, box, slot, null);
-                case Place.Lid _ -> new PlaceAt(PlaceKind.LID, null, null, null);
-                case Place.Walls(int box) -> new PlaceAt(PlaceKind.WALLS, box, null, null);
-                case Place.Excluder(int box) -> new PlaceAt(PlaceKind.EXCLUDER, box, null, null);
-                case Place.Floor _ -> new PlaceAt(PlaceKind.FLOOR, null, null, null);
+                case Place.OnComb(int box, int slot, FrameSide side) -> new PlaceAt(Place.Kind.COMB, box, slot, side);
+                case Place.InHole(int box, int slot) -> new PlaceAt(Place.Kind.HOLE, box, slot, null);
+                case Place.Lid _ -> new PlaceAt(Place.Kind.LID, null, null, null);
+                case Place.Walls(int box) -> new PlaceAt(Place.Kind.WALLS, box, null, null);
+                case Place.Excluder(int box) -> new PlaceAt(Place.Kind.EXCLUDER, box, null, null);
+                case Place.Floor _ -> new PlaceAt(Place.Kind.FLOOR, null, null, null);
             };
         }
 
         /** @param field where it stands in the request */
         public Place place(String field) {
-            int at = box == null ? 1 : box;
-            return switch (kind == null ? PlaceKind.COMB : kind) {
-                case LID -> new Place.Lid();
-                case FLOOR -> new Place.Floor();
-                case WALLS -> new Place.Walls(at);
-                case EXCLUDER -> new Place.Excluder(at);
-                case HOLE -> new Place.InHole(at, slot(field));
-                case COMB -> {
-                    if (side == null) {
-                        throw Refusal.invalid(field + ".side", Sentence.of("refusal.search.side"));
-                    }
-                    yield new Place.OnComb(at, slot(field), side);
-                }
-            };
+            Place.Kind of = kind == null ? Place.Kind.COMB : kind;
+            if (of == Place.Kind.COMB && side == null) {
+                throw Refusal.invalid(field + ".side", Sentence.of("refusal.search.side"));
+            }
+            boolean comb = of == Place.Kind.COMB || of == Place.Kind.HOLE;
+            return Place.of(of, box == null ? 1 : box, comb ? slot(field) : 0, Optional.ofNullable(side));
         }
 
         private int slot(String field) {

@@ -128,11 +128,9 @@ class HiveUnits {
     /** As it was read last, with what came and went since; a new unit nobody has read is what came into it. */
     private static SinceRead now(Hive hive, ColonyBook.Facts facts, Optional<Entry> read,
             Optional<ReadingNotes> notes, List<StackBox> stack) {
-        List<Entry> since = Stream.concat(facts.moves().stream(), facts.added().stream())
-                .filter(entry -> read.filter(one -> Entry.AS_IT_HAPPENED.compare(one, entry) > 0).isEmpty()).toList();
         Map<UUID, Integer> levels = stack.stream().collect(Collectors.toMap(StackBox::id, StackBox::level));
         return SinceRead.of(notes.map(ReadingNotes::sides).orElse(List.of()), notes.flatMap(ReadingNotes::covered),
-                since, hive.id(), levels);
+                facts.movedSince(read), hive.id(), levels);
     }
 
     /** Its queen and what is so about it are today's. */

@@ -111,6 +111,47 @@ class SearchTest {
         assertThat(threePasses).isLessThan(aGlance);
     }
 
+    private double on(String code, int slot) {
+        for (JsonNode comb : searched(code, Map.of()).path("search").path("combs")) {
+            if (comb.path("box").asInt() == 1 && comb.path("slot").asInt() == slot) {
+                return comb.path("chance").asDouble();
+            }
+        }
+        throw new AssertionError("no comb " + slot);
+    }
+
+    /** What a search saw is known the next time, and a comb that was hung elsewhere since is known where it hangs. */
+    @Test
+    void the_next_search_begins_with_what_the_last_one_saw_and_where_the_combs_hang_now() {
+        JsonNode slots = searched("H 6", Map.of()).path("boxes").get(0).path("combs");
+        List<Map<String, Object>> looks = new ArrayList<>();
+        for (JsonNode slot : slots) {
+            String shows = slot.asInt() == 7 ? "MANY_EGGS" : slot.asInt() == 6 || slot.asInt() == 8 ? "SEALED" : "FOOD";
+            looks.add(look(slot.asInt(), "NEAR", shows, false));
+            looks.add(look(slot.asInt(), "FAR", shows, false));
+        }
+        assertThat(record("H 6", looks).status()).isEqualTo(200);
+        assertThat(on("H 6", 7)).isGreaterThan(3 * on("H 6", 2)).isGreaterThan(0.2);
+
+        JsonNode box = owner.get("/api/v1/hives/" + id("H 6") + "/stack").json().get(0);
+        List<Map<String, Object>> moves = new ArrayList<>();
+        for (JsonNode frame : box.path("frames")) {
+            int slot = frame.path("slot").asInt();
+            int to = slot == 7 ? 2 : slot == 2 ? 7 : slot;
+            if (to != slot) {
+                moves.add(Map.of("frame", frame.path("id").asString(), "from", spot("H 6", box, slot), "to",
+                        spot("H 6", box, to)));
+            }
+        }
+        Client.Answer moved = owner.tell(LocalDate.parse("2026-06-09"), "FRAMES_MOVED", "moves", moves);
+        assertThat(moved.status()).as(moved.text()).isEqualTo(200);
+        assertThat(on("H 6", 2)).isGreaterThan(on("H 6", 7));
+    }
+
+    private Map<String, Object> spot(String code, JsonNode box, int slot) {
+        return Map.of("at", "HIVE", "hive", id(code), "box", box.path("id").asString(), "slot", slot);
+    }
+
     @Test
     void a_search_that_found_her_says_that_she_is_there() {
         double before = laying("H 5");
