@@ -14,13 +14,12 @@ import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.beans.factory.annotation.Autowired;
 import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 import vividcrown.core.journal.Deed;
-import vividcrown.core.journal.Faults;
 import vividcrown.core.journal.Withdrawn;
 import vividcrown.core.reason.Sentence;
+import vividcrown.server.problem.Misread;
 import vividcrown.server.problem.Refusal;
 
 /** Every kind of deed that there is, and how each is written and read. */
@@ -152,8 +151,10 @@ public class Deeds implements SmartInitializingSingleton {
         try {
             return DeedJson.MAPPER.treeToValue(sent, type);
         } catch (JacksonException unreadable) {
-            throw new Unreadable(causes(unreadable).stream()
-                    .map(cause -> Sentence.of("refusal.deedUnreadable", cause)).toList());
+            throw new Unreadable(Misread.of(unreadable).stream()
+                    .map(one -> Sentence.of("refusal.deedUnreadable",
+                            one.field().isEmpty() ? one.message() : one.field() + ": " + one.message()))
+                    .toList());
         }
     }
 
@@ -165,26 +166,5 @@ public class Deeds implements SmartInitializingSingleton {
             throw Refusal.invalid(unreadable.faults().stream()
                     .map(fault -> new Refusal.Finding("", fault.toString())).toList());
         }
-    }
-
-    /** Core's own words where a value is wrong; the part's name where it is missing or misspelt. */
-    private static List<String> causes(JacksonException unreadable) {
-        Throwable root = unreadable;
-        while (root.getCause() != null && root.getCause() != root) {
-            root = root.getCause();
-        }
-        if (root instanceof Faults.Found found) {
-            return found.all().stream().map(Sentence::toString).toList();
-        }
-        if (root instanceof IllegalArgumentException) {
-            return List.of(String.valueOf(root.getMessage()));
-        }
-        String part = unreadable instanceof DatabindException databind && !databind.getPath().isEmpty()
-                ? databind.getPath().stream()
-                        .map(one -> one.getPropertyName() == null ? "[" + one.getIndex() + "]" : one.getPropertyName())
-                        .collect(Collectors.joining("."))
-                : "";
-        String said = String.valueOf(unreadable.getOriginalMessage()).lines().findFirst().orElse("").split("; ")[0];
-        return List.of(part.isEmpty() ? said : part + ": " + said);
     }
 }

@@ -72,18 +72,13 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException unreadable,
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
-        String cause = rootMessage(unreadable);
+        List<Refusal.Finding> misread = Misread.of(unreadable);
+        String where = misread.getFirst().field();
         return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "unreadable",
-                Sentence.of("refusal.unreadable", cause).toString(), List.of(new Refusal.Finding("", cause))));
-    }
-
-    private static String rootMessage(Throwable thrown) {
-        Throwable root = thrown;
-        while (root.getCause() != null && root.getCause() != root) {
-            root = root.getCause();
-        }
-        String message = String.valueOf(root.getMessage());
-        return message.lines().findFirst().orElse(message);
+                Sentence.of("refusal.unreadable", where.isEmpty()
+                        ? misread.getFirst().message()
+                        : where + ": " + misread.getFirst().message()).toString(),
+                misread));
     }
 
     private static ProblemDetail problem(HttpStatus status, String type, String detail,
