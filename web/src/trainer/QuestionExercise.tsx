@@ -32,7 +32,7 @@ function Asked({ doing, words, outcome, onAnswer, question }: Props & { question
   const answer = question.answers.find((one) => one.skill === chosen)
   return (
     <div className="grid gap-6 lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section aria-label={t('train.read.picture')} className="min-w-0">
+      <section className="min-w-0">
         <p className="mb-2 font-read text-xl" data-testid="lead">
           {t(`train.read.${doing.exercise.task}`)}
         </p>

@@ -72,7 +72,15 @@ export function Wide({ children }: { children: ReactNode }) {
   return (
     <>
       <p className="text-sm text-ink-2 sm:hidden">{t('train.sideways')}</p>
-      <div className="overflow-x-auto">{children}</div>
+      {/* can be moved by the arrow keys where it is wider than the screen */}
+      <div
+        className="overflow-x-auto"
+        role="group"
+        aria-label={t('train.read.picture')}
+        tabIndex={0}
+      >
+        {children}
+      </div>
     </>
   )
 }
