@@ -88,6 +88,8 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
   const [other, setOther] = useState('')
   const [to, setTo] = useState('')
   const [gate, setGate] = useState<Gate | ''>('')
+  /** of the comb that comes back in exchange */
+  const [back, setBack] = useState<Gate | ''>('')
   const elsewhere = useQuery(stackQuery(other === colony.id ? '' : other)).data ?? []
   const there = slotsOf(other === colony.id ? page.stack : elsewhere)
   const left = here.find((one) => keyOf(one) === from) ?? here[0]
@@ -108,7 +110,14 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
     const moves: Move[] = [
       { frame: left.frame.id, from: out, to: into, signs, ...(gate ? { gate } : {}) },
     ]
-    if (goes.frame) moves.push({ frame: goes.frame.id, from: into, to: out, signs: [] })
+    if (goes.frame)
+      moves.push({
+        frame: goes.frame.id,
+        from: into,
+        to: out,
+        signs: [],
+        ...(back ? { gate: back } : {}),
+      })
     const code = hives.find((one) => one.id === other)?.code
     void record(`${colony.code}: ${t('colony.moved', { slot: left.slot, other: code })}`, [
       { deed: { kind: 'FRAMES_MOVED', moves } },
@@ -116,6 +125,7 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
     setOther('')
     setTo('')
     setGate('')
+    setBack('')
   }
   if (!left) return <p>{t('colony.noFrames')}</p>
   return (
@@ -150,22 +160,14 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
         onPick={setTo}
       />
       {other !== '' && other !== colony.id && (
-        <label>
-          <span className="block text-sm text-ink-2">{t('colony.gate')}</span>
-          <select
-            className="field"
-            required
-            value={gate}
-            onChange={(event) => setGate(event.target.value as Gate)}
-          >
-            <option value=""></option>
-            {GATES.map((one) => (
-              <option key={one} value={one}>
-                {t(`colony.gates.${one}`)}
-              </option>
-            ))}
-          </select>
-        </label>
+        <GateField name={t('colony.gate')} gate={gate} onPick={setGate} />
+      )}
+      {other !== '' && other !== colony.id && goes?.frame && (
+        <GateField
+          name={t('colony.gateBack', { other: hives.find((one) => one.id === other)?.code })}
+          gate={back}
+          onPick={setBack}
+        />
       )}
       <button className="act" disabled={other !== '' && !goes}>
         {t('colony.move')}
@@ -175,6 +177,37 @@ function MoveForm({ page, words }: { page: ColonyPage; words: (list: Sign[]) => 
         {goes?.frame && t('colony.exchange', { slot: goes.slot })}
       </p>
     </form>
+  )
+}
+
+/** Why the queen of the hive that a comb leaves does not go along. */
+function GateField({
+  name,
+  gate,
+  onPick,
+}: {
+  name: string
+  gate: Gate | ''
+  onPick: (gate: Gate | '') => void
+}) {
+  const { t } = useTranslation()
+  return (
+    <label>
+      <span className="block text-sm text-ink-2">{name}</span>
+      <select
+        className="field"
+        required
+        value={gate}
+        onChange={(event) => onPick(GATES.find((one) => one === event.target.value) ?? '')}
+      >
+        <option value=""></option>
+        {GATES.map((one) => (
+          <option key={one} value={one}>
+            {t(`colony.gates.${one}`)}
+          </option>
+        ))}
+      </select>
+    </label>
   )
 }
 

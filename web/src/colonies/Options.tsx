@@ -122,13 +122,24 @@ function OptionLine({
           </span>
         )}
         {option.ownSchool && <span className="text-sm">{t('colony.ownSchool')}</span>}
+        {option.findFirst && (
+          <Link
+            className="ml-auto inline-block min-h-9 underline"
+            to={`/colonies/${hive}/search?why=${option.findFirst}`}
+          >
+            {t('colony.findFirst')}
+          </Link>
+        )}
         {plan && (
-          <Link className="ml-auto inline-block min-h-9 underline" to={plan}>
+          <Link
+            className={`inline-block min-h-9 underline ${option.findFirst ? '' : 'ml-auto'}`}
+            to={plan}
+          >
             {t('colony.openPlan')}
           </Link>
         )}
         <button
-          className={plan ? 'act' : 'act ml-auto'}
+          className={plan || option.findFirst ? 'act' : 'act ml-auto'}
           aria-label={t('colony.chooseLabel', { what: option.text })}
           onClick={() => onChoose(option)}
         >

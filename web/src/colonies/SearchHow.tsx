@@ -1,8 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { ColonySearch } from '../api/types'
-import type { Draft } from './search'
+import { WHY, type Draft } from './search'
 
-const WHY: Draft['why'][] = ['SHOW', 'CAGE', 'MARK', 'TAKE_OUT', 'KEEP_SAFE']
 const TRAITS: ColonySearch['traits'] = ['MARKED', 'MARK_WORN', 'RUNNER', 'SMALL', 'VIRGIN', 'OLD']
 const HOW = ['muchSmoke', 'poorLight', 'beginner'] as const
 /** Of each pair only one can be so. */

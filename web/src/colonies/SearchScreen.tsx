@@ -11,7 +11,7 @@ import { Reasons } from '../ui/Reasons'
 import { CombOdds } from './CombOdds'
 import {
   asked,
-  BEGUN,
+  begunFor,
   current,
   found,
   looked,
@@ -58,7 +58,8 @@ const searchQuery = (id: string, draft: Draft) =>
 export default function SearchScreen() {
   const { t } = useTranslation()
   const id = useParams().id ?? ''
-  const [draft, setDraft, clear] = useDraft<Draft>(`search-${id}`, BEGUN)
+  const [begun] = useState(() => begunFor(new URLSearchParams(window.location.search).get('why')))
+  const [draft, setDraft, clear] = useDraft<Draft>(`search-${id}`, begun)
   const query = useQuery(searchQuery(id, draft))
   const start = useQuery(searchQuery(id, { ...draft, looks: [] }))
   const known = query.data ?? start.data

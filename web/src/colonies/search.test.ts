@@ -1,6 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import type { SearchView } from '../api/types'
-import { asked, BEGUN, current, found, looked, otherSide, steps, type Look } from './search'
+import {
+  asked,
+  BEGUN,
+  begunFor,
+  current,
+  found,
+  looked,
+  otherSide,
+  steps,
+  type Look,
+} from './search'
 
 const look = (slot: number, side: 'NEAR' | 'FAR', isHer = false): Look => ({
   place: { kind: 'COMB', box: 1, slot, side },
@@ -58,4 +68,10 @@ describe('a search while it goes on', () => {
     expect(body.held).toBe('CAGE')
     expect(body.acts?.[0]).toMatchObject({ kind: 'FOUND', place: { slot: 2, side: 'NEAR' } })
   })
+})
+
+it('begins with the reason that came along, and with none that is unknown', () => {
+  expect(begunFor('TAKE_OUT').why).toBe('TAKE_OUT')
+  expect(begunFor('nonsense').why).toBe('SHOW')
+  expect(begunFor(null)).toEqual(BEGUN)
 })

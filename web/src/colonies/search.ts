@@ -29,6 +29,15 @@ export const BEGUN: Draft = {
   looks: [],
 }
 
+/** What she may be wanted for. */
+export const WHY: Draft['why'][] = ['SHOW', 'CAGE', 'MARK', 'TAKE_OUT', 'KEEP_SAFE']
+
+/** A search that begins for a reason that came along, if it is one. */
+export const begunFor = (why: string | null): Draft => ({
+  ...BEGUN,
+  why: WHY.find((one) => one === why) ?? BEGUN.why,
+})
+
 const LONGEST_MINUTES = 240
 const USUAL_MINUTES = 0.25
 

@@ -5,12 +5,14 @@ import { Link, Navigate, useNavigate, useParams } from 'react-router'
 import { useKey } from '../app/keys'
 import { useDraft } from '../outbox/useDraft'
 import { Findings, Page } from '../ui/Page'
-import { actsOf, begun, type Doing } from './hive'
+import { actsOf, begun, doingKey, type Doing } from './hive'
 import { QuestionExercise } from './QuestionExercise'
 import { nextExercise, sendDone, TASKS, type Outcome, type Task } from './queries'
 import { SearchExercise } from './SearchExercise'
 import { SearchResult } from './SearchResult'
 import { WISHES, type Wishes } from './TrainerScreen'
+
+type Sent = { whole: Doing; body: Parameters<typeof sendDone>[0] }
 
 /** One exercise after the other, of one task. */
 export default function ExerciseScreen() {
@@ -23,9 +25,10 @@ function Exercises({ task }: { task: Task }) {
   const navigate = useNavigate()
   const client = useQueryClient()
   const [wishes] = useDraft<Wishes>('trainer-wishes', WISHES)
-  const [kept, setDoing, clear] = useDraft<Doing | undefined>('trainer-doing', undefined)
-  const doing = kept?.exercise.task === task ? kept : undefined
-  const [outcome, setOutcome] = useState<Outcome>()
+  const [kept, setDoing, clear] = useDraft<Doing | undefined>(doingKey(task), undefined)
+  const [finished, setFinished] = useState<{ doing: Doing; outcome: Outcome }>()
+  const doing = finished?.doing ?? kept
+  const outcome = finished?.outcome
 
   const next = useMutation({
     mutationFn: () =>
@@ -35,14 +38,16 @@ function Exercises({ task }: { task: Task }) {
         ...(wishes.season ? { season: wishes.season } : {}),
       }),
     onSuccess: (exercise) => {
-      setOutcome(undefined)
+      setFinished(undefined)
       setDoing(begun(exercise, crypto.randomUUID(), Date.now()))
     },
   })
   const done = useMutation({
-    mutationFn: sendDone,
-    onSuccess: (worth) => {
-      setOutcome(worth)
+    mutationFn: ({ body }: Sent) => sendDone(body),
+    onSuccess: (worth, { whole }) => {
+      setFinished({ doing: whole, outcome: worth })
+      // it is kept now: a reload does not ask it again
+      clear()
       void client.invalidateQueries({ queryKey: ['trainer'] })
     },
   })
@@ -52,14 +57,7 @@ function Exercises({ task }: { task: Task }) {
     // once, when the screen opens; afterwards one asks oneself
     // oxlint-disable-next-line exhaustive-deps
   }, [ask])
-  const goOn = useCallback(() => {
-    clear()
-    ask()
-  }, [ask, clear])
-  const leave = useCallback(() => {
-    clear()
-    void navigate('/trainer')
-  }, [clear, navigate])
+  const leave = useCallback(() => void navigate('/trainer'), [navigate])
 
   const title = t(`train.task.${task}`)
   return (
@@ -87,11 +85,14 @@ function Exercises({ task }: { task: Task }) {
           onChange={setDoing}
           onDone={(whole) =>
             done.mutate({
-              id: whole.id,
-              exercise: whole.exercise.exercise,
-              acts: actsOf(whole),
-              beside: Math.min(MOST_BESIDE, whole.beside),
-              seconds: secondsOf(whole),
+              whole,
+              body: {
+                id: whole.id,
+                exercise: whole.exercise.exercise,
+                acts: actsOf(whole),
+                beside: Math.min(MOST_BESIDE, whole.beside),
+                seconds: secondsOf(whole),
+              },
             })
           }
         />
@@ -107,16 +108,19 @@ function Exercises({ task }: { task: Task }) {
           outcome={outcome}
           onAnswer={(answer, sureness) =>
             done.mutate({
-              id: doing.id,
-              exercise: doing.exercise.exercise,
-              answer,
-              sureness,
-              seconds: secondsOf(doing),
+              whole: doing,
+              body: {
+                id: doing.id,
+                exercise: doing.exercise.exercise,
+                answer,
+                sureness,
+                seconds: secondsOf(doing),
+              },
             })
           }
         />
       )}
-      {outcome && <NextOne asking={next.isPending} onNext={goOn} onLeave={leave} />}
+      {outcome && <NextOne asking={next.isPending} onNext={ask} onLeave={leave} />}
     </Page>
   )
 }

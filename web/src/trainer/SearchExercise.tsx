@@ -12,6 +12,7 @@ import {
   actsOf,
   liftsOf,
   looksAt,
+  MOST_LOOKS,
   placesOf,
   readSides,
   sameComb,
@@ -61,11 +62,17 @@ function Searching({
     queryFn: () => lookAt(exercise, actsOf(doing)),
     enabled: doing.looks.length > 0,
     staleTime: Infinity,
+    // of no use once the next look is done
+    gcTime: 60_000,
     retry: 1,
   })
 
   const look = (place: PlaceAt) => {
     if (sending || over) return
+    if (doing.looks.length >= MOST_LOOKS) {
+      setTold(t('train.find.enough'))
+      return
+    }
     const now = Date.now()
     onChange(looksAt(doing, place, at.current, now))
     at.current = now
@@ -79,9 +86,7 @@ function Searching({
   const point = (isHer: boolean) => {
     if (sending || over || !last) return
     if (isHer) {
-      const whole = seesHer(doing)
-      onChange(whole)
-      onDone(whole)
+      onDone(seesHer(doing))
     } else {
       onChange({ ...doing, beside: doing.beside + 1 })
       setTold(t('train.notHer'))

@@ -1,13 +1,13 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
-import { Link, useNavigate } from 'react-router'
+import { useNavigate } from 'react-router'
 import { answered, api } from '../api/client'
 import { useKey } from '../app/keys'
 import { useDraft } from '../outbox/useDraft'
 import { Answer, Findings, Page } from '../ui/Page'
 import { Curves } from './Curves'
-import type { Doing } from './hive'
+import { doingKey, type Doing } from './hive'
 import { TASKS, trainerQuery, type Task, type TrainerPage, type TrainerSeason } from './queries'
 
 const LEVELS = [1, 2, 3]
@@ -36,7 +36,6 @@ export default function TrainerScreen() {
 function Trainer({ page }: { page: TrainerPage }) {
   const { t } = useTranslation()
   const [wishes, setWishes] = useDraft<Wishes>('trainer-wishes', WISHES)
-  const [doing] = useDraft<Doing | undefined>('trainer-doing', undefined)
   const weakest = page.weak[0]
   return (
     <>
@@ -51,13 +50,6 @@ function Trainer({ page }: { page: TrainerPage }) {
             })
           : t('train.nothingWeak')}
       </p>
-      {doing && (
-        <p className="mt-2">
-          <Link className="underline" to={`/trainer/${doing.exercise.task}`}>
-            {t('train.goOn')}
-          </Link>
-        </p>
-      )}
       <ul className="mt-4 max-w-5xl border-t border-rule">
         {TASKS.map((task, nth) => (
           <TaskRow key={task} task={task} number={nth + 1} page={page} />
@@ -73,6 +65,7 @@ function TaskRow({ task, number, page }: { task: Task; number: number; page: Tra
   const { t } = useTranslation()
   const navigate = useNavigate()
   useKey(String(number), () => void navigate(`/trainer/${task}`))
+  const [doing] = useDraft<Doing | undefined>(doingKey(task), undefined)
   const own = page.tasks.find((one) => one.task === task)
   const due = page.weak.filter((one) => one.task === task).length
   return (
@@ -102,7 +95,7 @@ function TaskRow({ task, number, page }: { task: Task; number: number; page: Tra
         <span aria-hidden className="mr-2 text-ink-3">
           {number}
         </span>
-        {t(`train.begin.${task}`)}
+        {t(doing ? 'train.goOn' : `train.begin.${task}`)}
       </button>
     </li>
   )

@@ -1,6 +1,6 @@
 import type { SideNotes } from '../api/types'
 import type { Look, PlaceAt, Side } from '../colonies/search'
-import type { Exercise, TrainerHive } from './queries'
+import type { Exercise, Task, TrainerHive } from './queries'
 
 /** An exercise while it is done: kept on the device, so that a reload loses nothing. */
 export type Doing = {
@@ -13,6 +13,9 @@ export type Doing = {
   /** taps on another bee */
   beside: number
 }
+
+/** Where an exercise of a task is kept while it is done. */
+export const doingKey = (task: Task) => `trainer-doing-${task}`
 
 export const begun = (exercise: Exercise, id: string, now: number): Doing => ({
   id,
@@ -56,6 +59,8 @@ export const readSides = (hive: TrainerHive, box: number): SideNotes[] =>
     })),
   )
 
+/** So many looks belong to one exercise. */
+export const MOST_LOOKS = 120
 const LONGEST_MINUTES = 30
 const FIRST_MINUTES = 0.25
 

@@ -176,6 +176,8 @@ class ColonyJourney {
         owner.page.getByLabel("To hive").selectOption(new SelectOption().setLabel(hive));
         assertThat(owner.page.getByText("The frame in slot 10 comes back in exchange.")).isVisible();
         owner.page.getByLabel("Her queen").selectOption("BOTH_SIDES_SEARCHED");
+        // the comb that comes back leaves a hive too
+        owner.page.getByLabel("Queen of " + hive).selectOption("SEEN_ELSEWHERE");
         owner.button("Move the frame").click();
         owner.sent();
     }

@@ -44,7 +44,7 @@ class TrainerBench {
         page.route("**/api/v1/trainer/exercises", route -> route.resume(new Route.ResumeOptions().setPostData(
                 "{\"task\":\"FIND\",\"skill\":\"FIND_LAYING\",\"level\":3,\"season\":\"SUMMER\"}")));
         for (int nth = 1; nth <= HIVES; nth++) {
-            page.evaluate("() => localStorage.removeItem('trainer-doing')");
+            page.evaluate("() => localStorage.removeItem('trainer-doing-FIND')");
             page.navigate(application.address() + "/trainer");
             page.getByTestId("lead").waitFor();
             long from = System.nanoTime();

@@ -3,6 +3,7 @@ package vividcrown.core.judgement;
 import java.util.Optional;
 import vividcrown.core.reading.EventKind;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.search.WhySearch;
 
 /** What can be done about the queen of a colony; the schools of the trade between them. */
 public enum Action {
@@ -31,6 +32,20 @@ public enum Action {
             case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, REMOVE_CELLS, ARTIFICIAL_SWARM,
                     GIVE_QUEEN,
                     GIVE_FRAME_WITH_CELLS, REQUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP, MARK_BOTH ->
+                Optional.empty();
+        };
+    }
+
+    /** What the queen must be found for before anything else is done, if one may be in there: empty where nothing hangs on it. */
+    public Optional<WhySearch> findsHerFor() {
+        return switch (this) {
+            case REQUEEN, UNITE -> Optional.of(WhySearch.TAKE_OUT);
+            case REMOVE_CELLS -> Optional.of(WhySearch.CAGE);
+            case MARK_BOTH -> Optional.of(WhySearch.MARK);
+            // whether she is worth keeping is seen when she is in hand
+            case ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
+            case LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, GIVE_CELL, GIVE_QUEEN,
+                    BROOD_THEN_QUEEN, GIVE_FRAME_WITH_CELLS, BROOD_WEEKLY ->
                 Optional.empty();
         };
     }

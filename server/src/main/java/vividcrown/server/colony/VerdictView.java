@@ -14,6 +14,7 @@ import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.round.Caution;
+import vividcrown.core.search.WhySearch;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -104,10 +105,12 @@ public record VerdictView(LocalDate asOf, Status leading, String text, String wh
      * @param ownSchool the operation prefers it
      * @param lastSensible last day on which to begin
      * @param gates what must be true first
+     * @param findFirst what its queen must be found for before anything else is done, if one may well be in there
      * @param risk what would be lost if something else is in there
      */
     public record OptionView(Action action, String text, double odds, double value, double cost, boolean ownSchool,
-            @Nullable LocalDate lastSensible, String needs, String beware, List<GateView> gates, @Nullable String risk,
+            @Nullable LocalDate lastSensible, String needs, String beware, List<GateView> gates,
+            @Nullable WhySearch findFirst, @Nullable String risk,
             List<FollowUpView> followUps, List<CautionText> cautions, List<ReasonView> reasons) {
     }
 
@@ -127,6 +130,8 @@ public record VerdictView(LocalDate asOf, Status leading, String text, String wh
     }
 
     private static final double SPEAKS = 1.15;
+    /** One in ten is too many queens lost. */
+    private static final double HARDLY_THERE = 0.9;
 
     public static VerdictView of(Verdict verdict, Advice advice) {
         List<OddsView> odds = verdict.odds().entrySet().stream()
@@ -136,7 +141,7 @@ public record VerdictView(LocalDate asOf, Status leading, String text, String wh
                 verdict.contents().who().toString(), verdict.contents().underWay().toString(),
                 ContentsView.of(verdict.contents()), odds,
                 ProofView.each(verdict.signs(), VerdictView::sign), ProofView.each(verdict.settle(), VerdictView::look),
-                verdict.cellKind(), ProofView.each(advice.options(), VerdictView::option),
+                verdict.cellKind(), ProofView.each(advice.options(), one -> option(one, verdict)),
                 ReasonView.of(advice.stop()), advice.decideBy().orElse(null),
                 advice.decide().map(DecisionView::of).orElse(null), ProofView.of(verdict.proof()));
     }
@@ -155,12 +160,18 @@ public record VerdictView(LocalDate asOf, Status leading, String text, String wh
                         one.leading(), one.leading().sentence().toString(), one.odds())));
     }
 
-    private static OptionView option(Option option) {
+    private static @Nullable WhySearch findFirst(Option option, Verdict verdict) {
+        boolean mayBeThere = verdict.contents().queen().getOrDefault(Contents.QueenIs.NONE, 0.0) < HARDLY_THERE;
+        return mayBeThere ? option.action().findsHerFor().orElse(null) : null;
+    }
+
+    private static OptionView option(Option option, Verdict verdict) {
         return new OptionView(option.action(), option.action().sentence().toString(), option.odds(), option.value(),
                 option.cost(), option.ownSchool(), option.lastSensible().orElse(null),
                 option.action().needs().toString(), option.action().beware().toString(),
                 ProofView.each(option.gates(), one -> new GateView(one.gate().toString(), one.open())),
-                option.risk().map(Object::toString).orElse(null), ProofView.each(option.followUps(), FollowUpView::of),
+                findFirst(option, verdict), option.risk().map(Object::toString).orElse(null),
+                ProofView.each(option.followUps(), FollowUpView::of),
                 ProofView.each(option.cautions(), one -> new CautionText(one, one.sentence().toString())),
                 ReasonView.of(option.reasons()));
     }

@@ -45,6 +45,8 @@ import vividcrown.server.search.SearchAsked;
 class TrainerController {
 
     private static final int ALL_POINTS = 100;
+    /** A curve of more cannot be read. */
+    private static final int MOST_POINTS = 300;
 
     /**
      * What one knows.
@@ -61,7 +63,7 @@ class TrainerController {
      * One's way in a task.
      *
      * @param level that comes next, 1–3
-     * @param points of everything done in it, in that order
+     * @param points of what was done in it, in that order: the last 300
      */
     record TaskProgress(Task task, int level, List<PointsOn> points) {
     }
@@ -171,9 +173,13 @@ class TrainerController {
         Drill drill = drill(rows);
         return Arrays.stream(Task.values())
                 .map(task -> new TaskProgress(task, drill.level(task),
-                        rows.stream().filter(row -> row.skill().task() == task)
+                        newest(rows.stream().filter(row -> row.skill().task() == task).toList()).stream()
                                 .map(row -> new PointsOn(row.day(), row.points())).toList()))
                 .toList();
+    }
+
+    private static List<TrainingRow> newest(List<TrainingRow> rows) {
+        return rows.subList(Math.max(0, rows.size() - MOST_POINTS), rows.size());
     }
 
     private List<CrewProgress> crew(UUID me) {
@@ -227,7 +233,6 @@ class TrainerController {
 
     @PostMapping("/done")
     @Operation(operationId = "exerciseDone", summary = "Keeps an exercise that was done, and says what it was worth")
-    @Transactional
     public DoneView done(@Valid @RequestBody DoneAsked asked) {
         UUID me = SignedIn.require().id();
         Exercise exercise = asked.exercise().exercise();

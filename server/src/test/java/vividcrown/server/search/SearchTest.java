@@ -111,6 +111,32 @@ class SearchTest {
         assertThat(threePasses).isLessThan(aGlance);
     }
 
+    /** What takes a colony apart, or its queen away, begins with finding her: unless there is hardly one. Common practice. */
+    @Test
+    void what_would_destroy_her_hive_begins_with_finding_her() {
+        Map<String, String> first = Map.of("REQUEEN", "TAKE_OUT", "UNITE", "TAKE_OUT", "REMOVE_CELLS", "CAGE",
+                "ARTIFICIAL_SWARM", "KEEP_SAFE", "BREAK_UP", "KEEP_SAFE", "SHAKE_OUT", "KEEP_SAFE",
+                "SHAKE_OUT_FOR_A_NUC", "KEEP_SAFE", "MARK_BOTH", "MARK");
+        int asked = 0;
+        int spared = 0;
+        for (JsonNode line : owner.get("/api/v1/colonies").json()) {
+            JsonNode verdict = owner.get("/api/v1/colonies/" + line.path("id").asString()).json().path("verdict");
+            boolean hardly = verdict.path("contents").path("queen").path("NONE").asDouble() >= 0.9;
+            for (JsonNode option : verdict.path("options")) {
+                String why = first.get(option.path("action").asString());
+                if (why == null || hardly) {
+                    assertThat(option.has("findFirst")).as(option.path("action").asString()).isFalse();
+                    spared += why == null ? 0 : 1;
+                } else {
+                    assertThat(option.path("findFirst").asString()).isEqualTo(why);
+                    asked++;
+                }
+            }
+        }
+        assertThat(asked).isPositive();
+        assertThat(spared).as("a colony without a queen has none to find").isPositive();
+    }
+
     private double on(String code, int slot) {
         for (JsonNode comb : searched(code, Map.of()).path("search").path("combs")) {
             if (comb.path("box").asInt() == 1 && comb.path("slot").asInt() == slot) {
