@@ -18,7 +18,7 @@ import tools.jackson.databind.module.SimpleModule;
 class WireJson {
 
     private static final int EARLIEST_YEAR = 1900;
-    private static final int LATEST_YEAR = 2199;
+    private static final int LATEST_YEAR = 9999;
 
     /** A day is written as one, and is one that somebody alive can mean: no number that would be read as days since 1970, no year 999,999,999. */
     static final class DayReader extends StdDeserializer<LocalDate> {
