@@ -160,10 +160,15 @@ function Compared({ shown, alone }: { shown: boolean; alone: boolean }) {
   const { t } = useTranslation()
   const client = useQueryClient()
   const [error, setError] = useState<unknown>()
+  // what was ticked stands at once, before the server has heard of it
+  const [wish, setWish] = useState<boolean>()
   const show = useMutation({
     mutationFn: (next: boolean) =>
       answered(api.PUT('/api/v1/trainer/shown', { body: { shown: next } })),
-    onSettled: () => client.invalidateQueries({ queryKey: ['trainer'] }),
+    onSettled: async () => {
+      await client.invalidateQueries({ queryKey: ['trainer'] })
+      setWish(undefined)
+    },
     onError: setError,
   })
   return (
@@ -172,8 +177,12 @@ function Compared({ shown, alone }: { shown: boolean; alone: boolean }) {
         <input
           type="checkbox"
           className="size-6"
-          checked={show.isPending ? show.variables : shown}
-          onChange={(event) => show.mutate(event.target.checked)}
+          checked={wish ?? shown}
+          onChange={(event) => {
+            setError(undefined)
+            setWish(event.target.checked)
+            show.mutate(event.target.checked)
+          }}
         />
         {t('train.compare')}
       </label>
