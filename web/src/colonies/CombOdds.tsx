@@ -1,9 +1,7 @@
 import { useTranslation } from 'react-i18next'
 import type { ColonySearch } from '../api/types'
+import { COMB_HEIGHT, COMB_WIDTH, CombBar } from './CombBar'
 import type { Look, PlaceAt } from './search'
-
-const WIDTH = 34
-const HEIGHT = 74
 
 /** The combs of each box as one looks down on them, each as likely to carry her as it is dark; a tap says that one holds that comb. */
 export function CombOdds({
@@ -59,21 +57,16 @@ export function CombOdds({
                         onPick({ kind: 'COMB', box: number, slot: one.slot, side: 'NEAR' })
                       }
                     >
-                      <svg viewBox={`0 0 ${WIDTH} ${HEIGHT + 34}`} className="w-full" aria-hidden>
-                        <rect
-                          x={1}
-                          y={1}
-                          width={WIDTH - 2}
-                          height={HEIGHT}
-                          className={here ? 'fill-sheet stroke-crown' : 'fill-sheet stroke-rule'}
-                          strokeWidth={here ? 3 : 1}
-                        />
-                        <rect
-                          x={4}
-                          y={HEIGHT - 2 - (HEIGHT - 6) * (one.chance / most)}
-                          width={WIDTH - 8}
-                          height={(HEIGHT - 6) * (one.chance / most)}
-                          className="fill-ink-2"
+                      <svg
+                        viewBox={`0 0 ${COMB_WIDTH} ${COMB_HEIGHT}`}
+                        className="w-full"
+                        aria-hidden
+                      >
+                        <CombBar
+                          slot={one.slot}
+                          chance={one.chance}
+                          most={most}
+                          framed={Boolean(here)}
                         />
                         {Array.from({ length: Math.min(6, times) }, (_, nth) => (
                           <circle
@@ -84,24 +77,6 @@ export function CombOdds({
                             className="fill-ink"
                           />
                         ))}
-                        <text
-                          x={WIDTH / 2}
-                          y={HEIGHT + 15}
-                          textAnchor="middle"
-                          className={here ? 'fill-crown font-bold' : 'fill-ink'}
-                          fontSize={14}
-                        >
-                          {one.slot}
-                        </text>
-                        <text
-                          x={WIDTH / 2}
-                          y={HEIGHT + 30}
-                          textAnchor="middle"
-                          className="fill-ink-2"
-                          fontSize={12}
-                        >
-                          {percent} %
-                        </text>
                       </svg>
                     </button>
                   )

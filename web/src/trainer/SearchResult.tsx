@@ -1,11 +1,9 @@
 import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
+import { COMB_HEIGHT, COMB_WIDTH, CombBar } from '../colonies/CombBar'
 import { Due } from './Due'
 import type { Doing } from './hive'
 import type { Outcome, Scored } from './queries'
-
-const WIDTH = 34
-const HEIGHT = 74
 
 /** What a search was worth, against the exact odds and the best that could have been done. */
 export function SearchResult({
@@ -105,7 +103,7 @@ function Odds({ box, slots, step }: { box: number; slots: number; step: Scored['
   const combs = step.odds.filter((one) => one.box === box)
   return (
     <svg
-      viewBox={`0 0 ${slots * WIDTH} ${HEIGHT + 36}`}
+      viewBox={`0 0 ${slots * COMB_WIDTH} ${COMB_HEIGHT}`}
       className="mt-2 w-full max-w-xl"
       role="img"
       aria-label={combs
@@ -119,42 +117,9 @@ function Odds({ box, slots, step }: { box: number; slots: number; step: Scored['
           step.place.kind === 'COMB' &&
           (step.place.box ?? 1) === box &&
           step.place.slot === one.slot
-        const high = (HEIGHT - 6) * (one.chance / most)
         return (
-          <g key={one.slot} transform={`translate(${(one.slot - 1) * WIDTH} 0)`}>
-            <rect
-              x={2}
-              y={1}
-              width={WIDTH - 4}
-              height={HEIGHT}
-              className={lifted ? 'fill-sheet stroke-crown' : 'fill-sheet stroke-rule'}
-              strokeWidth={lifted ? 3 : 1}
-            />
-            <rect
-              x={5}
-              y={HEIGHT - 2 - high}
-              width={WIDTH - 10}
-              height={high}
-              className="fill-ink-2"
-            />
-            <text
-              x={WIDTH / 2}
-              y={HEIGHT + 15}
-              textAnchor="middle"
-              fontSize={13}
-              className="fill-ink"
-            >
-              {one.slot}
-            </text>
-            <text
-              x={WIDTH / 2}
-              y={HEIGHT + 30}
-              textAnchor="middle"
-              fontSize={11}
-              className="fill-ink-2"
-            >
-              {Math.round(100 * one.chance)} %
-            </text>
+          <g key={one.slot} transform={`translate(${(one.slot - 1) * COMB_WIDTH} 0)`}>
+            <CombBar slot={one.slot} chance={one.chance} most={most} framed={lifted} />
           </g>
         )
       })}

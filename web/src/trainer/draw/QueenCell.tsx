@@ -1,5 +1,8 @@
 import type { CellSeen } from '../queries'
 
+/** A cell that is closed all around. */
+const WHOLE = 'M8 6 C6 22 7 38 11 52 C13 60 16 65 20 65 C24 65 27 60 29 52 C33 38 34 22 32 6 Z'
+
 /** A queen cell as it hangs, its tip downwards, in a field of 40 by 70: drawn by shape, no sign by colour alone. */
 export function QueenCell({ look }: { look: CellSeen['look'] }) {
   const wax = '#c9a26b'
@@ -47,11 +50,7 @@ export function QueenCell({ look }: { look: CellSeen['look'] }) {
       return (
         <>
           {base}
-          <path
-            d="M8 6 C6 22 7 38 11 52 C13 60 16 65 20 65 C24 65 27 60 29 52 C33 38 34 22 32 6 Z"
-            fill={wax}
-            stroke={dark}
-          />
+          <path d={WHOLE} fill={wax} stroke={dark} />
           <Dimples />
           {look === 'RIPE' && (
             <>
@@ -78,11 +77,7 @@ export function QueenCell({ look }: { look: CellSeen['look'] }) {
       return (
         <>
           {base}
-          <path
-            d="M8 6 C6 22 7 38 11 52 C13 60 16 65 20 65 C24 65 27 60 29 52 C33 38 34 22 32 6 Z"
-            fill={wax}
-            stroke={dark}
-          />
+          <path d={WHOLE} fill={wax} stroke={dark} />
           <Dimples />
           <path
             d="M33 22 L25 20 L22 27 L26 31 L21 36 L27 42 L32 36 Z"

@@ -426,6 +426,16 @@ public final class Search {
         return Looking.hasRoomFor(at, looking.at(ways.of(place)));
     }
 
+    /** @param chance that she is on it now, 0–1 */
+    public record CombChance(int box, int slot, double chance) {
+    }
+
+    /** Each comb, from the bottom box up. */
+    public List<CombChance> combs() {
+        return sides().stream().filter(side -> side.side() == FrameSide.NEAR)
+                .map(comb -> new CombChance(comb.box(), comb.slot(), on(comb.box(), comb.slot()))).toList();
+    }
+
     /** What to do next; empty once she is found or the hive is closed. */
     public Optional<Next> next() {
         return found.isPresent() || closed

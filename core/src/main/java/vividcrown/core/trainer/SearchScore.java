@@ -3,7 +3,6 @@ package vividcrown.core.trainer;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Wrong;
 import vividcrown.core.search.Next;
@@ -37,10 +36,6 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
     private static final double LIFTS_WHEN_ROBBED = 4;
     private static final int MISTAKEN_AT_MOST = 1;
 
-    /** @param chance that she was on it, 0–1 */
-    public record CombChance(int box, int slot, double chance) {
-    }
-
     /**
      * One comb lifted, or one glance elsewhere.
      *
@@ -54,7 +49,8 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
      * @param noRoom a comb from the middle of a full box
      * @param missed she was there and was not seen
      */
-    public record Taken(List<CombChance> odds, Place place, List<Shows> shows, double chance, Optional<Step> better,
+    public record Taken(List<Search.CombChance> odds, Place place, List<Shows> shows, double chance,
+            Optional<Step> better,
             double betterChance,
             double lost, boolean noRoom, boolean missed) {
         public Taken {
@@ -124,11 +120,7 @@ public record SearchScore(List<Taken> steps, boolean found, int lifts, double be
         double lost = Math.max(0, before.liftsIf(place) - next.lifts()) + (noRoom ? ROLLED_BEES : 0);
         Place better = placeOf(next.step());
         boolean asGood = isSame(place, better) || lost < BY_A_HAIR;
-        List<CombChance> odds = before.odds().keySet().stream()
-                .filter(one -> one instanceof Place.OnComb side && side.side() == FrameSide.NEAR)
-                .map(Place.OnComb.class::cast)
-                .map(comb -> new CombChance(comb.box(), comb.slot(), before.on(comb.box(), comb.slot()))).toList();
-        return new Taken(odds, place,
+        return new Taken(before.combs(), place,
                 done.subList(from, until).stream().map(act -> hive.shows(placeOf(act).orElseThrow()))
                         .toList(),
                 chance(before, place), asGood ? Optional.empty() : Optional.of(next.step()),

@@ -100,6 +100,9 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
 
     /** @param chance that she is on it, 0–1 */
     public record CombChance(int box, int slot, double chance) {
+        public static List<CombChance> of(List<Search.CombChance> combs) {
+            return combs.stream().map(one -> new CombChance(one.box(), one.slot(), rounded(one.chance()))).toList();
+        }
     }
 
     /**
@@ -128,12 +131,6 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
             leaving.add(new CombLeavingView(comb.inBox(), comb.slot(), told.level(), rounded(told.chance()),
                     told.sentence().toString()));
         }
-        List<CombChance> combs = new ArrayList<>();
-        for (int box = 1; box <= hive.boxes().size(); box++) {
-            int at = box;
-            hive.boxes().get(box - 1).combs()
-                    .forEach(comb -> combs.add(new CombChance(at, comb.slot(), rounded(search.on(at, comb.slot())))));
-        }
         return new QueenSearchView(word.stop(), word.next().map(next -> next.step().sentence())
                 .orElse(word.stop().sentence()).toString(), word.next().map(SearchStepView::of).orElse(null),
                 word.stop() == Stop.GO_ON
@@ -143,7 +140,8 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
                         .map(one -> new PlaceChance(PlaceAt.of(one.getKey()), one.getKey().sentence().toString(),
                                 rounded(one.getValue())))
                         .toList(),
-                combs, rounded(search.notHere()), rounded(search.missed()), Math.round(search.passes() * 100) / 100.0,
+                CombChance.of(search.combs()), rounded(search.notHere()), rounded(search.missed()),
+                Math.round(search.passes() * 100) / 100.0,
                 Math.round(search.minutes() * 10) / 10.0, search.unsearched().stream().map(PlaceAt::of).toList(),
                 ReasonView.of(word.reasons()), word.cautions().stream().map(Object::toString).toList(),
                 Closing.order(search, asked.kept()).stream().map(Object::toString).toList(), leaving);

@@ -39,8 +39,7 @@ public record SearchScoreView(boolean found, int points, int lifts, double best,
             boolean noRoom, boolean missed, String say) {
         static ScoredStep of(SearchScore.Taken step) {
             return new ScoredStep(
-                    step.odds().stream().map(one -> new QueenSearchView.CombChance(one.box(), one.slot(), one.chance()))
-                            .toList(),
+                    QueenSearchView.CombChance.of(step.odds()),
                     SearchAsked.PlaceAt.of(step.place()), step.place().sentence().toString(),
                     step.shows(), step.chance(), step.better().map(one -> one.sentence().toString()).orElse(null),
                     step.betterChance(), step.lost(), step.noRoom(), step.missed(), step.sentence().toString());
