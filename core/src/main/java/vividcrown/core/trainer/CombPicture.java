@@ -6,7 +6,7 @@ import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
+import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.reason.Sentence;
@@ -44,7 +44,7 @@ public record CombPicture(List<CellContent> cells) {
         return new CombPicture(List.of(cells));
     }
 
-    static CombPicture honey(Random luck) {
+    static CombPicture honey(RandomGenerator luck) {
         CellContent[] cells = new CellContent[CELLS];
         for (int cell = 0; cell < CELLS; cell++) {
             cells[cell] = luck.nextDouble() < 0.9 ? CellContent.HONEY : CellContent.NECTAR;
@@ -53,7 +53,7 @@ public record CombPicture(List<CellContent> cells) {
     }
 
     /** What two months of laying left on a side. */
-    static CombPicture of(LivedBrood brood, int side, Random luck) {
+    static CombPicture of(LivedBrood brood, int side, RandomGenerator luck) {
         int[] order = outwards(luck);
         int[] laidOn = new int[CELLS];
         Arrays.fill(laidOn, NEVER);
@@ -84,11 +84,11 @@ public record CombPicture(List<CellContent> cells) {
     /** How a picture fills the place of the brood nest. */
     interface Patch {
         /** @param out how far out in the patch, 0 in the middle, 1 at its edge */
-        CellContent at(double out, Random luck);
+        CellContent at(double out, RandomGenerator luck);
     }
 
     /** @param share of the comb that the patch takes, 0–1 */
-    static CombPicture of(Patch patch, double share, Random luck) {
+    static CombPicture of(Patch patch, double share, RandomGenerator luck) {
         int[] order = outwards(luck);
         int size = (int) (share * CELLS);
         CellContent[] cells = around(order, size, luck);
@@ -109,7 +109,7 @@ public record CombPicture(List<CellContent> cells) {
     }
 
     /** Pollen and nectar around the brood, honey above, the rest empty. */
-    private static CellContent[] around(int[] order, int patch, Random luck) {
+    private static CellContent[] around(int[] order, int patch, RandomGenerator luck) {
         CellContent[] cells = new CellContent[CELLS];
         int pollen = patch == 0 ? 0 : patch + (int) (POLLEN_BAND * CELLS);
         int nectar = pollen + (int) (NECTAR_BAND * CELLS);
@@ -126,7 +126,7 @@ public record CombPicture(List<CellContent> cells) {
         return cells;
     }
 
-    private static int[] outwards(Random luck) {
+    private static int[] outwards(RandomGenerator luck) {
         double[] away = new double[CELLS];
         double middle = 0.5 + (luck.nextDouble() - 0.5) * 0.1;
         for (int cell = 0; cell < CELLS; cell++) {

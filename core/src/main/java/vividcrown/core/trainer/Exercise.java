@@ -1,6 +1,7 @@
 package vividcrown.core.trainer;
 
-import java.util.Random;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import vividcrown.core.reason.Wrong;
 
 /**
@@ -14,6 +15,7 @@ public record Exercise(Skill skill, int level, Season season, long seed) {
 
     public static final int LEVELS = 3;
     /** What a browser's number holds exactly, and more than anybody lives to see. */
+    private static final long RESPECTS = 10_000;
     public static final long MOST_SEEDS = 1_000_000_000L;
 
     public Exercise {
@@ -25,8 +27,17 @@ public record Exercise(Skill skill, int level, Season season, long seed) {
         }
     }
 
-    /** Its luck, from the beginning. */
-    Random luck() {
-        return new Random(seed * 31 + level * 7L + season.ordinal());
+    /**
+     * Its luck in one respect, from the beginning. Exercises whose seeds lie side by side have nothing in common.
+     *
+     * @param respect what is decided by it, 0–9,999: each respect has a luck of its own
+     */
+    RandomGenerator luck(int respect) {
+        return new SplittableRandom(seed * RESPECTS + respect);
+    }
+
+    /** What it is made of. */
+    RandomGenerator luck() {
+        return luck(level * 10 + season.ordinal());
     }
 }

@@ -5,8 +5,8 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Random;
 import java.util.Set;
+import java.util.random.RandomGenerator;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reason.Wrong;
@@ -24,6 +24,11 @@ import vividcrown.core.search.Shows;
 /** A made-up hive in which a queen is to be found: what is known of it before the lid is off, what stands on its combs, and where she really is. */
 public final class HiveToSearch {
 
+    // respects of an exercise's luck
+    private static final int WALK = 1;
+    private static final int COMBS_FROM = 100;
+    private static final int EYES_FROM = 2_000;
+    private static final int STANDS_FROM = 3_000;
     private static final int[] COMBS = {5, 10, 10};
     private static final int FULL_BOX = 10;
     private static final int HONEY_COMBS = 8;
@@ -42,7 +47,7 @@ public final class HiveToSearch {
 
     private HiveToSearch(Exercise exercise) {
         this.exercise = exercise;
-        Random luck = exercise.luck();
+        RandomGenerator luck = exercise.luck();
         int combs = COMBS[exercise.level() - 1];
         this.brood = new LivedBrood(combs, day -> laying(exercise, day), luck);
         this.under = new Circumstances(traits(exercise.skill()), isBroodless() ? 0 : exercise.season().laying(), false,
@@ -142,7 +147,7 @@ public final class HiveToSearch {
 
     /** What stands on a side, cell by cell. */
     public CombPicture picture(Place.OnComb side) {
-        Random luck = new Random(exercise.seed() * 97 + side.box() * 50L + LivedBrood.sideOf(side));
+        RandomGenerator luck = exercise.luck(COMBS_FROM + 50 * side.box() + LivedBrood.sideOf(side));
         return side.box() > 1
                 ? CombPicture.honey(luck)
                 : CombPicture.of(brood, LivedBrood.sideOf(side), luck);
@@ -161,7 +166,7 @@ public final class HiveToSearch {
 
     /** Where she is after what was done so far. */
     public Place queenAfter(List<SearchAct> done) {
-        return Search.walked(hive, under, begins, done, new Random(exercise.seed() + 1));
+        return Search.walked(hive, under, begins, done, exercise.luck(WALK));
     }
 
     /**
@@ -178,8 +183,7 @@ public final class HiveToSearch {
         if (done.isEmpty() || !SearchScore.placeOf(done.getLast()).equals(Optional.of(queenAfter(done)))) {
             return Optional.empty();
         }
-        Random luck = new Random(exercise.seed() * 17 + done.size());
-        luck.nextDouble();
+        RandomGenerator luck = exercise.luck(STANDS_FROM + done.size());
         double turn = 2 * Math.PI * luck.nextDouble();
         double far = isAnywhere(exercise.skill())
                 ? 0.7 + 0.25 * luck.nextDouble()
@@ -206,9 +210,7 @@ public final class HiveToSearch {
      */
     public boolean catchesTheEye(List<SearchAct> done) {
         Place looked = ((SearchAct.Looked) done.getLast()).place();
-        Random luck = new Random(exercise.seed() * 13 + done.size());
-        // the first number of seeds near one another is nearly the same
-        luck.nextDouble();
+        RandomGenerator luck = exercise.luck(EYES_FROM + done.size());
         return queenAfter(done).equals(looked) && luck.nextDouble() < search(List.of()).sees(looked);
     }
 

@@ -1,9 +1,9 @@
 package vividcrown.core.trainer;
 
 import java.util.List;
-import java.util.Random;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.ToIntFunction;
+import java.util.random.RandomGenerator;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.search.Place;
@@ -32,7 +32,7 @@ public final class LivedBrood {
     private static final double EMPTIED = 0.3;
     private static final double PATCH = 0.05;
 
-    private final Random random;
+    private final RandomGenerator random;
     private final int combs;
     private final double centre;
     private final double radius;
@@ -46,7 +46,7 @@ public final class LivedBrood {
      * @param combs in one box, side by side
      * @param layingOn by day, 0 two months ago: of her full laying, what she does, 0–1
      */
-    public LivedBrood(int combs, IntToDoubleFunction layingOn, Random random) {
+    public LivedBrood(int combs, IntToDoubleFunction layingOn, RandomGenerator random) {
         this.random = random;
         this.combs = combs;
         this.centre = combs - 1 + (random.nextDouble() - 0.5) * combs * 0.5;

@@ -4,8 +4,8 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Random;
 import java.util.Set;
+import java.util.random.RandomGenerator;
 import java.util.stream.Collectors;
 import vividcrown.core.introduction.CageReading.Behaviour;
 import vividcrown.core.reading.CellLook;
@@ -30,7 +30,7 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
 
     /** @throws IllegalArgumentException if it is a hive to search */
     public static Question of(Exercise exercise) {
-        Random luck = exercise.luck();
+        RandomGenerator luck = exercise.luck();
         Skill skill = exercise.skill();
         Shown shown = switch (skill.task()) {
             case FIND -> throw Wrong.of("wrong.trainer.find", skill.sentence());
@@ -106,7 +106,7 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
     }
 
     /** She began in the middle: the oldest stand there, the youngest at the edge. */
-    private static CellContent laidOutwards(double out, Random luck, double sealed) {
+    private static CellContent laidOutwards(double out, RandomGenerator luck, double sealed) {
         double ragged = out + (luck.nextDouble() - 0.5) * 0.06;
         if (ragged < sealed) {
             return CellContent.SEALED;
@@ -115,13 +115,13 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
         return rest < 0.35 ? CellContent.OLD_LARVA : rest < 0.65 ? CellContent.YOUNG_LARVA : CellContent.EGG;
     }
 
-    private static CellContent anyOf(Random luck, CellContent... some) {
+    private static CellContent anyOf(RandomGenerator luck, CellContent... some) {
         return some[luck.nextInt(some.length)];
     }
 
     // --- queen cells -------------------------------------------------------------------------------------------------
 
-    private static Shown cells(Skill skill, Exercise exercise, Random luck) {
+    private static Shown cells(Skill skill, Exercise exercise, RandomGenerator luck) {
         List<Shown.CellAt> cells = new ArrayList<>();
         int fewer = exercise.level() - 1;
         switch (skill) {
@@ -166,7 +166,7 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
         return new Shown.Comb(CombPicture.of(brood, share(exercise), luck), cells);
     }
 
-    private static double between(Random luck, double least, double most) {
+    private static double between(RandomGenerator luck, double least, double most) {
         return least + (most - least) * luck.nextDouble();
     }
 
@@ -176,7 +176,7 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
 
     // --- cages -------------------------------------------------------------------------------------------------------
 
-    private static Shown cage(Skill skill, Random luck) {
+    private static Shown cage(Skill skill, RandomGenerator luck) {
         return switch (skill) {
             case CAGE_BALLED -> new Shown.Cage(EnumSet.of(Behaviour.BALLING, Behaviour.WILL_NOT_BRUSH_OFF), 5);
             case CAGE_HOSTILE -> {
@@ -196,7 +196,7 @@ public record Question(Skill right, Shown shown, List<Skill> answers, List<Sente
         };
     }
 
-    private static Behaviour anyHostile(Random luck) {
+    private static Behaviour anyHostile(RandomGenerator luck) {
         return List.of(Behaviour.BITING, Behaviour.BENT_ABDOMENS, Behaviour.MATTED).get(luck.nextInt(3));
     }
 

@@ -4,7 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
+import java.util.SplittableRandom;
+import java.util.random.RandomGenerator;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.trainer.LivedBrood;
 
@@ -16,13 +17,13 @@ final class LivedSearch {
 
     private static final double LEAVES_A_LIFT = 0.02;
 
-    private final Random random;
+    private final RandomGenerator random;
     private final int combs;
     private final LivedBrood brood;
     private int queen;
 
     LivedSearch(int combs, long seed) {
-        this.random = new Random(seed);
+        this.random = new SplittableRandom(seed);
         this.combs = combs;
         this.brood = new LivedBrood(combs, _ -> 1, random);
         this.queen = brood.queen();
@@ -65,7 +66,7 @@ final class LivedSearch {
 
     /** @return lifts until she was seen; one more than the most if she was not */
     int search(Way way, double sees, int mostLifts) {
-        Random luck = new Random(random.nextLong());
+        RandomGenerator luck = new SplittableRandom(random.nextLong());
         List<Lifted> soFar = new ArrayList<>();
         for (int lift = 1; lift <= mostLifts; lift++) {
             int slot = way.next(soFar);
@@ -78,7 +79,7 @@ final class LivedSearch {
         return mostLifts + 1;
     }
 
-    private void walk(Random luck, int lifted) {
+    private void walk(RandomGenerator luck, int lifted) {
         if (luck.nextDouble() >= LEAVES_A_LIFT) {
             return;
         }

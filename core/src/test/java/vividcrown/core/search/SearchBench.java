@@ -12,6 +12,11 @@ import java.util.function.Function;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import vividcrown.core.hive.FrameSide;
+import vividcrown.core.trainer.Exercise;
+import vividcrown.core.trainer.HiveToSearch;
+import vividcrown.core.trainer.SearchScore;
+import vividcrown.core.trainer.Season;
+import vividcrown.core.trainer.Skill;
 
 /** Measures the guide: lifts until she is found against rules of thumb, and the time for a next lift. Prints, asserts nothing of it. */
 @EnabledIfSystemProperty(named = "crown.bench", matches = "true")
@@ -48,6 +53,23 @@ class SearchBench {
                     all / SEARCHES, all / SEARCHES * Looking.MINUTES_A_COMB, 100.0 * inTwoPasses / SEARCHES);
             assertThat(all).isPositive();
         });
+    }
+
+    /** In made-up hives of the trainer: what the guide expects before the first lift, and what it needs. */
+    @Test
+    void lifts_expected_and_needed() {
+        int hives = 60;
+        double expected = 0;
+        double needed = 0;
+        for (long seed = 0; seed < hives; seed++) {
+            SearchScore score = SearchScore.of(
+                    HiveToSearch.of(new Exercise(Skill.FIND_LAYING, 2, Season.SUMMER, seed)), List.of());
+            expected += score.best();
+            needed += score.guide().orElse(2 * MOST_LIFTS);
+        }
+        System.out.printf(Locale.ROOT, "%d full boxes: %.1f lifts expected, %.1f needed%n", hives, expected / hives,
+                needed / hives);
+        assertThat(needed).isPositive();
     }
 
     @Test

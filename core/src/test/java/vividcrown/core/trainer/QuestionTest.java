@@ -50,7 +50,7 @@ class QuestionTest {
                 double shot = comb(Skill.SHOT_BROOD, level, seed).gaps();
                 assertThat(shot).isGreaterThan(0.2);
                 assertThat(comb(Skill.BETWEEN_CYCLES, level, seed).gaps()).isLessThan(shot - 0.08);
-                assertThat(comb(Skill.LAYS_WELL, level, seed).gaps()).isLessThan(0.12);
+                assertThat(comb(Skill.LAYS_WELL, level, seed).gaps()).isLessThan(shot - 0.08);
             }
         }
     }
