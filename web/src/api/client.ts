@@ -24,8 +24,16 @@ export class Refused extends Error {
   }
 }
 
-/** The server could not be reached: nothing was refused, nothing was kept. */
-export class Unreachable extends Error {}
+/** The server could not be reached, or has too much to do: nothing was refused, nothing was kept. */
+export class Unreachable extends Error {
+  /** @param said what the server said to it, empty if it said nothing */
+  constructor(
+    readonly said: string,
+    options?: ErrorOptions,
+  ) {
+    super('unreachable', options)
+  }
+}
 
 type Answer<T> = { data?: T; error?: unknown; response: Response }
 
@@ -35,17 +43,18 @@ export async function answered<T>(call: Promise<Answer<T>>): Promise<T> {
   try {
     answer = await call
   } catch (cause) {
-    throw new Unreachable('unreachable', { cause })
+    throw new Unreachable('', { cause })
   }
   if (answer.response.ok) return answer.data as T
   throw refusal(answer.response.status, answer.error)
 }
 
 function refusal(status: number, body: unknown): Error {
-  // a server that failed has refused nothing: not yet, says it, and so does a gateway that is down
-  if (status >= 500 || status === 429) return new Unreachable('unreachable')
   const problem = typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {}
-  const detail = typeof problem.detail === 'string' ? problem.detail : `HTTP ${status}`
+  const said = typeof problem.detail === 'string' ? problem.detail : ''
+  // a server that failed has refused nothing: not yet, says it, and so does a gateway that is down
+  if (status >= 500 || status === 429) return new Unreachable(said)
+  const detail = said || `HTTP ${status}`
   const findings = Array.isArray(problem.findings) ? (problem.findings as Finding[]) : []
   return new Refused(status, detail, findings)
 }

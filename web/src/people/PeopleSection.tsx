@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
 import { useSession } from '../session/queries'
 import { Findings } from '../ui/Page'
+import { Access } from './Access'
 import { Members } from './Members'
 import { OwnPassword } from './OwnPassword'
 
@@ -28,6 +29,7 @@ export function PeopleSection() {
         {elsewhere.isSuccess && <span role="status">{t('people.elsewhereDone')}</span>}
       </p>
       <Findings error={elsewhere.error} />
+      {role === 'OWNER' && <Access />}
     </section>
   )
 }

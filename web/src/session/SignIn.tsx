@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState, type FormEvent } from 'react'
 import { useTranslation } from 'react-i18next'
-import { answered, api, Refused } from '../api/client'
+import { answered, api, Refused, Unreachable } from '../api/client'
 import { changePerson } from './queries'
 
 export function SignIn() {
@@ -23,7 +23,11 @@ export function SignIn() {
       const session = await answered(api.POST('/api/v1/session', { body: { email, password } }))
       changePerson(client, session)
     } catch (thrown) {
-      setProblem(thrown instanceof Refused ? thrown.message : t('connection.unreachable'))
+      setProblem(
+        (thrown instanceof Refused && thrown.message) ||
+          (thrown instanceof Unreachable && thrown.said) ||
+          t('connection.unreachable'),
+      )
     } finally {
       setBusy(false)
     }

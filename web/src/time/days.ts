@@ -64,3 +64,10 @@ export function zoned(day: string, time: string, zone: string): string {
 /** The hour by the clock of a zone now, "14:05:33". */
 export const clockIn = (zone: string, now: Date = new Date()): string =>
   new Intl.DateTimeFormat('en-GB', { timeZone: zone, timeStyle: 'medium' }).format(now)
+
+/** A moment by the clock of a zone, "Tue 9 June, 14:05". */
+export const sayMoment = (instant: string, zone: string): string => {
+  const at = new Date(instant)
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone: zone }).format(at)
+  return `${sayDay(day)}, ${clockIn(zone, at).slice(0, 5)}`
+}

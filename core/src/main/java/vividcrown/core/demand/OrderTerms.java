@@ -43,6 +43,12 @@ public record OrderTerms(String customer, boolean ownNeed, Product product, int 
                 .refuse();
     }
 
+    /** What whoever hands the queens over needs to know: no money, no remarks. */
+    public OrderTerms forTheYard() {
+        return new OrderTerms(customer, ownNeed, product, count, sharePercent, from, until, line, priority, assurance,
+                Optional.empty(), Optional.empty());
+    }
+
     /** Its queens have records of their own, so one says which they are. */
     public boolean isOfRecordedQueens() {
         return product.losses().contains(LossStep.MATING);

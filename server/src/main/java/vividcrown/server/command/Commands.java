@@ -68,9 +68,10 @@ class Commands implements ApplicationRunner {
                             .formatted(password.length()));
         }
         UUID operation = Generators.timeBasedEpochGenerator().generate();
-        founding.found(operation, words.get(1), ZoneId.of(words.get(2)).getId(), Optional.empty());
-        founding.admit(Generators.timeBasedEpochGenerator().generate(), operation, words.get(3), words.get(4), password,
-                "OWNER");
+        founding.found(operation, words.get(1), ZoneId.of(words.get(2)).getId(), Optional.empty(),
+                List.of(new Founding.Newcomer(Generators.timeBasedEpochGenerator().generate(), words.get(3),
+                        words.get(4),
+                        password, "OWNER")));
         System.out.println("Founded " + words.get(1) + ". Sign in as " + words.get(4) + ".");
     }
 }

@@ -7,6 +7,7 @@ import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.function.Function;
 import java.util.function.ToLongFunction;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
@@ -18,6 +19,8 @@ import vividcrown.server.problem.Refusal;
 public final class CsvTable {
 
     private static final int MOST_ROWS = 5000;
+    private static final String FORMULA_BEGINS = "=+-@\t\r'";
+    private static final Pattern FIGURE = Pattern.compile("[+-]?\\d+([.,]\\d+)?");
 
     private CsvTable() {
     }
@@ -28,12 +31,25 @@ public final class CsvTable {
         try (CSVPrinter printer = new CSVPrinter(text, CSVFormat.RFC4180)) {
             printer.printRecord(columns);
             for (List<Object> row : rows) {
-                printer.printRecord(row);
+                printer.printRecord(row.stream().map(CsvTable::harmless).toList());
             }
         } catch (IOException impossible) {
             throw new UncheckedIOException("Impossible state: writing to memory failed", impossible);
         }
         return text.toString();
+    }
+
+    /**
+     * A sheet reckons what begins like a formula, and a formula can send the sheet away: an apostrophe before it makes it text
+     * (OWASP, CSV injection). Figures are no text and stay as they are.
+     */
+    private static Object harmless(Object cell) {
+        return cell instanceof CharSequence text && looksLikeFormula(text) ? "'" + text : cell;
+    }
+
+    private static boolean looksLikeFormula(CharSequence text) {
+        return !text.isEmpty() && FORMULA_BEGINS.indexOf(text.charAt(0)) >= 0
+                && !FIGURE.matcher(text).matches();
     }
 
     /**
@@ -81,9 +97,10 @@ public final class CsvTable {
         }
     }
 
-    /** Empty where the row is short or the column is not there. */
+    /** Empty where the row is short or the column is not there; without the apostrophe that was put before it on the way out. */
     public static String cell(CSVRecord row, String column) {
-        return row.isSet(column) ? row.get(column) : "";
+        String cell = row.isSet(column) ? row.get(column) : "";
+        return cell.startsWith("'") && looksLikeFormula(cell.substring(1)) ? cell.substring(1) : cell;
     }
 
     /** As it stands in the file; the header is line 1. */

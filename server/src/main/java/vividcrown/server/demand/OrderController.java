@@ -21,6 +21,8 @@ import vividcrown.core.demand.OrderTerms;
 import vividcrown.core.queen.Stage;
 import vividcrown.server.clock.Today;
 import vividcrown.server.page.Page;
+import vividcrown.server.person.Role;
+import vividcrown.server.person.SignedIn;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.queen.Queens;
 
@@ -57,11 +59,21 @@ class OrderController {
         this.today = today;
     }
 
-    /** By the day they are due; each page has the closed ones of one year more. */
+    /**
+     * By the day they are due; each page has the closed ones of one year more. Crew hand over what is open: they see neither
+     * closed orders nor deposits and remarks.
+     */
     @GetMapping
     @Operation(operationId = "orders", summary = "Open orders, and those closed in the last year, by the day they are due")
     public Page<OrderLine> all(@RequestParam Optional<LocalDate> page) {
         LocalDate until = page.map(day -> Page.backFrom(day, today.day())).orElse(today.day());
+        if (SignedIn.require().role() != Role.OWNER) {
+            return Page.of(page.isPresent()
+                    ? List.of()
+                    : lines(orders.since(today.day()).stream()
+                            .filter(order -> order.state().isOpen()).toList()),
+                    Optional.empty());
+        }
         LocalDate from = until.minusYears(1);
         List<QueenOrder> all = page.isPresent() ? orders.closed(from, until) : orders.since(from);
         return Page.of(lines(all), orders.lastClosedBefore(from));
@@ -79,13 +91,17 @@ class OrderController {
 
     private static OrderLine line(QueenOrder order, int asked, List<PromisedQueen> set, Map<UUID, Queen> known) {
         int waiting = (int) set.stream().filter(one -> one.deliveredOn().isEmpty()).count();
-        return new OrderLine(order.id(), order.code(), order.terms(), order.state(), asked,
+        return new OrderLine(order.id(), order.code(), seen(order.terms()), order.state(), asked,
                 order.delivered(), Math.max(0, asked - order.delivered() - waiting),
                 set.stream()
                         .map(one -> new QueenLine(one.queenId(),
                                 Objects.requireNonNull(known.get(one.queenId())).code(),
                                 one.deliveredOn().isPresent()))
                         .toList());
+    }
+
+    private static OrderTerms seen(OrderTerms terms) {
+        return SignedIn.require().role() == Role.OWNER ? terms : terms.forTheYard();
     }
 
     /** Queens that lay and that nobody was promised. */

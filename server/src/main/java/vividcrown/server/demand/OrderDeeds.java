@@ -44,6 +44,8 @@ class OrderDeeds {
     DeedKinds orderDeedKinds() {
         return DeedKinds.of(
                 DeedKind.of("ORDER_TAKEN", OrderDeed.Taken.class).bringing(OrderDeed.ORDER).ofOwner()
+                        .readByAll(
+                                taken -> new OrderDeed.Taken(taken.order(), taken.code(), taken.terms().forTheYard()))
                         .through(this::taken),
                 DeedKind.of("ORDER_MOVED_ON", OrderDeed.MovedOn.class).ofOwner(),
                 DeedKind.of("QUEENS_PROMISED", OrderDeed.QueensPromised.class).through(this::promised),

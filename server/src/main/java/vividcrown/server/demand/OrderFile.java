@@ -20,6 +20,7 @@ import vividcrown.server.csv.CsvRow;
 import vividcrown.server.csv.CsvTable;
 import vividcrown.server.journal.Desk;
 import vividcrown.server.journal.Recorder;
+import vividcrown.server.operation.CurrentOperation;
 
 /** Orders as CSV, out and in. What was written can be read again; state and what was handed over are for reading only. */
 @Service
@@ -66,7 +67,9 @@ class OrderFile {
     }
 
     List<Read> read(String csv) {
-        return CsvTable.read(csv, COLUMNS, NEEDED).stream().map(record -> read(new CsvRow(record))).toList();
+        Map<String, String> customers = orders.findAll().stream()
+                .collect(Collectors.toMap(QueenOrder::code, order -> order.terms().customer(), (one, _) -> one));
+        return CsvTable.read(csv, COLUMNS, NEEDED).stream().map(record -> read(new CsvRow(record), customers)).toList();
     }
 
     /** @return how many orders were taken; empty if this very import was confirmed before */
@@ -80,7 +83,11 @@ class OrderFile {
                 .collect(Collectors.toMap(QueenOrder::code, QueenOrder::id, (one, _) -> one));
         rows.stream().filter(row -> row.terms().isPresent()).forEach(row -> {
             int index = told.size();
-            UUID order = known.getOrDefault(row.code(), id(id, "order " + index));
+            // a code from elsewhere is given anew here, but its order stays the same one however often it is read
+            UUID order = known.getOrDefault(row.code(), row.code().isEmpty()
+                    ? id(id, "order " + index)
+                    : id(CurrentOperation.require(),
+                            "order " + row.code() + " of " + row.terms().orElseThrow().customer()));
             told.add(desk.now(id(id, "entry " + index), new OrderDeed.Taken(order, "", row.terms().orElseThrow())));
         });
         Recorder.Recorded recorded = desk.take(told, true);
@@ -95,7 +102,7 @@ class OrderFile {
         return Generators.nameBasedGenerator(imported).generate(name);
     }
 
-    private Read read(CsvRow row) {
+    private Read read(CsvRow row, Map<String, String> customers) {
         Optional<Product> product = row.needed("product", Product.values());
         Optional<Integer> count = row.count("count");
         Optional<LocalDate> until = row.day("until");
@@ -118,6 +125,10 @@ class OrderFile {
                 : Optional.empty();
         terms.filter(one -> row.cell("code").isEmpty() && one.until().isBefore(today.day()))
                 .ifPresent(one -> row.say("refusal.hasPassed", one.until().toString(), today.day().toString()));
+        String ofOther = customers.getOrDefault(row.cell("code"), row.cell("for"));
+        if (!ofOther.equals(row.cell("for"))) {
+            row.say("refusal.orderOfAnother", row.cell("code"));
+        }
         return new Read(new OrderCsvLine(row.line(), row.cell("for"), row.cell("product"), row.cell("count"),
                 row.cell("until"), row.problems()), row.cell("code"), row.isGood() ? terms : Optional.empty());
     }

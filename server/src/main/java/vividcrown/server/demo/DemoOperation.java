@@ -1,6 +1,7 @@
 package vividcrown.server.demo;
 
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.boot.ApplicationArguments;
@@ -53,9 +54,10 @@ public class DemoOperation implements ApplicationRunner {
 
     /** The demo season for an operation of its own; several can stand side by side. */
     public void load(UUID operation, String ownerEmail, String crewEmail) {
-        founding.found(operation, "Larch & Leat Queens", DemoSeason.ZONE.getId(), Optional.of(DemoSeason.TODAY));
-        founding.admit(owner(operation), operation, "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER");
-        founding.admit(crew(operation), operation, "Jory Malcanten", crewEmail, PASSWORD, "CREW");
+        founding.found(operation, "Larch & Leat Queens", DemoSeason.ZONE.getId(), Optional.of(DemoSeason.TODAY),
+                List.of(
+                        new Founding.Newcomer(owner(operation), "Ilva Torrenz", ownerEmail, PASSWORD, "OWNER"),
+                        new Founding.Newcomer(crew(operation), "Jory Malcanten", crewEmail, PASSWORD, "CREW")));
         record(operation);
     }
 

@@ -4,6 +4,7 @@ import com.fasterxml.uuid.Generators;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -74,9 +75,9 @@ class FirstDay implements ApplicationRunner {
             throw Refusal.forbidden(Sentence.of("refusal.foundedAlready"));
         }
         UUID operation = Generators.timeBasedEpochGenerator().generate();
-        founding.found(operation, wanted.operation(), wanted.zone(), Optional.empty());
-        founding.admit(Generators.timeBasedEpochGenerator().generate(), operation, wanted.owner(), wanted.email(),
-                wanted.password(), "OWNER");
+        founding.found(operation, wanted.operation(), wanted.zone(), Optional.empty(),
+                List.of(new Founding.Newcomer(Generators.timeBasedEpochGenerator().generate(), wanted.owner(),
+                        wanted.email(), wanted.password(), "OWNER")));
         code = Optional.empty();
     }
 

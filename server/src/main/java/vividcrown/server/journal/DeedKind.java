@@ -16,10 +16,11 @@ import vividcrown.core.journal.SubjectKind;
  * @param upcasters from version 1 to 2, from 2 to 3 …: its version is one more than their number
  * @param brings kinds of things that it may bring into the record
  * @param hand who may record it
+ * @param open what of it everybody in the operation may read
  * @param door what is checked, and completed, before it goes in
  */
 public record DeedKind<D extends Deed>(String name, Class<D> type, List<UnaryOperator<ObjectNode>> upcasters,
-        Set<SubjectKind> brings, Hand hand, Door<D> door) {
+        Set<SubjectKind> brings, Hand hand, UnaryOperator<D> open, Door<D> door) {
 
     /** Who may record a deed. */
     public enum Hand {
@@ -39,31 +40,41 @@ public record DeedKind<D extends Deed>(String name, Class<D> type, List<UnaryOpe
     }
 
     public static <D extends Deed> DeedKind<D> of(String name, Class<D> type) {
-        return new DeedKind<>(name, type, List.of(), Set.of(), Hand.ANYBODY, (asked, _) -> asked);
+        return new DeedKind<>(name, type, List.of(), Set.of(), Hand.ANYBODY, UnaryOperator.identity(),
+                (asked, _) -> asked);
     }
 
     public DeedKind<D> bringing(SubjectKind... kinds) {
-        return new DeedKind<>(name, type, upcasters, Set.of(kinds), hand, door);
+        return new DeedKind<>(name, type, upcasters, Set.of(kinds), hand, open, door);
     }
 
     public DeedKind<D> ofOwner() {
-        return new DeedKind<>(name, type, upcasters, brings, Hand.OWNER, door);
+        return new DeedKind<>(name, type, upcasters, brings, Hand.OWNER, open, door);
+    }
+
+    /** @param open without what only the owner may read */
+    public DeedKind<D> readByAll(UnaryOperator<D> open) {
+        return new DeedKind<>(name, type, upcasters, brings, hand, open, door);
     }
 
     public DeedKind<D> through(Door<D> checked) {
-        return new DeedKind<>(name, type, upcasters, brings, hand, checked);
+        return new DeedKind<>(name, type, upcasters, brings, hand, open, checked);
     }
 
     /** @param next makes a payload of the version before into one of the next */
     public DeedKind<D> upcast(UnaryOperator<ObjectNode> next) {
         List<UnaryOperator<ObjectNode>> all = new ArrayList<>(upcasters);
         all.add(next);
-        return new DeedKind<>(name, type, all, brings, hand, door);
+        return new DeedKind<>(name, type, all, brings, hand, open, door);
     }
 
     /** The version written today. */
     public int version() {
         return upcasters.size() + 1;
+    }
+
+    D readByAll(Deed deed) {
+        return open.apply(type.cast(deed));
     }
 
     D admitted(Deed asked, Admission admission) {

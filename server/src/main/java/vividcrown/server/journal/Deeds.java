@@ -101,6 +101,11 @@ public class Deeds implements SmartInitializingSingleton {
     }
 
     /** A deed as it goes over the wire: its kind, then its parts. */
+    /** As anybody in the operation may read it. */
+    public JsonNode viewForAll(Deed deed) {
+        return view(kindOf(deed).readByAll(deed));
+    }
+
     public JsonNode view(Deed deed) {
         ObjectNode view = DeedJson.MAPPER.createObjectNode();
         view.put("kind", kindOf(deed).name());

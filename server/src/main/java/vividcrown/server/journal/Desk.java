@@ -22,6 +22,7 @@ import vividcrown.core.journal.Touch;
 import vividcrown.core.journal.Withdrawn;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
+import vividcrown.server.person.People;
 import vividcrown.server.person.Role;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
@@ -37,13 +38,15 @@ public class Desk {
     private final Turns turns;
     private final Journal journal;
     private final Deeds deeds;
+    private final People people;
     private final Today today;
 
-    Desk(Recorder recorder, Turns turns, Journal journal, Deeds deeds, Today today) {
+    Desk(Recorder recorder, Turns turns, Journal journal, Deeds deeds, People people, Today today) {
         this.recorder = recorder;
         this.turns = turns;
         this.journal = journal;
         this.deeds = deeds;
+        this.people = people;
         this.today = today;
     }
 
@@ -130,6 +133,9 @@ public class Desk {
         } else if (deeds.kind(original.kind()).map(DeedKind::hand).orElseThrow() == DeedKind.Hand.OWNER
                 && SignedIn.require().role() != Role.OWNER) {
             throw Refusal.forbidden(Sentence.of("refusal.ownerOnly"));
+        } else if (told.deed() instanceof Withdrawn && SignedIn.require().role() != Role.OWNER
+                && people.isOwner(original.recordedBy())) {
+            throw Refusal.forbidden(Sentence.of("refusal.ownersEntry"));
         } else if (!(told.deed() instanceof Withdrawn) && !haveOneInCommon(told, original)) {
             admission.refuse("corrects", "refusal.correctsAnother");
         } else {

@@ -27,8 +27,11 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import vividcrown.core.journal.Deed;
 import vividcrown.server.page.Page;
 import vividcrown.server.person.People;
+import vividcrown.server.person.Role;
+import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 
 /** The record: deeds in, what is known of one thing out. */
@@ -120,10 +123,14 @@ class JournalController {
         List<JournalLine> lines = entries.stream()
                 .map(entry -> new JournalLine(entry.id(), entry.happenedAt(), entry.recordedAt(),
                         names.getOrDefault(entry.recordedBy(), "?"),
-                        deeds.view(deeds.read(entry.kind(), entry.version(), entry.payload())),
+                        view(deeds.read(entry.kind(), entry.version(), entry.payload())),
                         entry.corrects().orElse(null),
                         !entry.isWithdrawal() && !corrected.contains(entry.id()), clashes.get(entry.id())))
                 .toList();
         return Page.of(lines, found.size() > most ? Optional.of(entries.getLast().sequence()) : Optional.empty());
+    }
+
+    private JsonNode view(Deed deed) {
+        return SignedIn.require().role() == Role.OWNER ? deeds.view(deed) : deeds.viewForAll(deed);
     }
 }

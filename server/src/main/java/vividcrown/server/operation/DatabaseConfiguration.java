@@ -4,6 +4,8 @@ import com.zaxxer.hikari.HikariDataSource;
 import java.sql.Connection;
 import java.sql.PreparedStatement;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
+import java.time.Duration;
 import java.util.Map;
 import java.util.UUID;
 import javax.sql.DataSource;
@@ -24,6 +26,9 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
 class DatabaseConfiguration {
 
     private static final UUID NO_OPERATION = new UUID(0, 0);
+    private static final long AWAY_AFTER_MILLIS = 1_500;
+    /** How long a busy pool is waited for, though the database is there. */
+    private static final Duration BUSY_FOR = Duration.ofSeconds(10);
 
     @Bean
     @FlywayDataSource
@@ -40,6 +45,7 @@ class DatabaseConfiguration {
         return new OperationDataSource(pool);
     }
 
+    /** @param size connections; a thread that finds the database away hears so within a second and a half */
     private static HikariDataSource pool(CrownProperties properties, int size) {
         DatabaseAddress address = DatabaseAddress.parse(properties.databaseUrl());
         HikariDataSource pool = new HikariDataSource();
@@ -48,6 +54,8 @@ class DatabaseConfiguration {
         pool.setPassword(address.password());
         pool.setMaximumPoolSize(size);
         pool.setMinimumIdle(1);
+        pool.setConnectionTimeout(AWAY_AFTER_MILLIS);
+        pool.setValidationTimeout(AWAY_AFTER_MILLIS - 500);
         return pool;
     }
 
@@ -75,7 +83,7 @@ class DatabaseConfiguration {
 
         @Override
         public Connection getConnection() throws SQLException {
-            Connection connection = super.getConnection();
+            Connection connection = connection();
             String operation = CurrentOperation.id().map(UUID::toString).orElse("");
             try (PreparedStatement statement = connection
                     .prepareStatement("select set_config('crown.operation', ?, false)")) {
@@ -85,6 +93,20 @@ class DatabaseConfiguration {
             } catch (SQLException failed) {
                 connection.close();
                 throw failed;
+            }
+        }
+
+        /** Where the pool gives none because the database is away, that is said at once; where others have them all, they give them back. */
+        private Connection connection() throws SQLException {
+            long until = System.nanoTime() + BUSY_FOR.toNanos();
+            for (;;) {
+                try {
+                    return super.getConnection();
+                } catch (SQLTransientConnectionException none) {
+                    if (none.getCause() != null || System.nanoTime() > until) {
+                        throw none;
+                    }
+                }
             }
         }
     }

@@ -29,16 +29,30 @@ public class Founding {
         this.encoder = encoder;
     }
 
-    /** @param demoToday the day the demo begins on, empty outside of demo mode */
-    public void found(UUID operation, String name, String zone, Optional<LocalDate> demoToday) {
-        owner.sql("insert into operation (id, name, zone, demo_today) values (?, ?, ?, ?)").param(operation).param(name)
-                .param(zone).param(demoToday.orElse(null)).update();
+    /**
+     * Somebody who is to be let in.
+     *
+     * @param role OWNER or CREW
+     */
+    public record Newcomer(UUID id, String name, String email, String password, String role) {
     }
 
-    /** @param role OWNER or CREW */
-    public void admit(UUID person, UUID operation, String name, String email, String password, String role) {
+    /**
+     * All of it or nothing: an operation without an owner could never be entered.
+     *
+     * @param demoToday the day the demo begins on, empty outside of demo mode
+     */
+    public void found(UUID operation, String name, String zone, Optional<LocalDate> demoToday, List<Newcomer> people) {
+        asOwner.executeWithoutResult(_ -> {
+            owner.sql("insert into operation (id, name, zone, demo_today) values (?, ?, ?, ?)").param(operation)
+                    .param(name).param(zone).param(demoToday.orElse(null)).update();
+            people.forEach(one -> admit(operation, one));
+        });
+    }
+
+    public void admit(UUID operation, Newcomer one) {
         owner.sql("insert into person (id, operation_id, name, email, password, role) values (?, ?, ?, lower(?), ?, ?)")
-                .param(person).param(operation).param(name).param(email).param(encoder.encode(password)).param(role)
+                .params(one.id(), operation, one.name(), one.email(), encoder.encode(one.password()), one.role())
                 .update();
     }
 

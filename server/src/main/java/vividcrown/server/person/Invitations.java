@@ -28,12 +28,16 @@ class Invitations {
     private final JdbcClient jdbc;
     private final Founding founding;
     private final People people;
+    private final Devices devices;
+    private final AccessLog log;
     private final Clock clock;
 
-    Invitations(JdbcClient jdbc, Founding founding, People people, Clock clock) {
+    Invitations(JdbcClient jdbc, Founding founding, People people, Devices devices, AccessLog log, Clock clock) {
         this.jdbc = jdbc;
         this.founding = founding;
         this.people = people;
+        this.devices = devices;
+        this.log = log;
         this.clock = clock;
     }
 
@@ -68,6 +72,8 @@ class Invitations {
                 .param(secret.hash()).param(CurrentOperation.require()).param(name).param(role.name())
                 .param(SignedIn.require().id()).param(Timestamp.from(until)).param(person.orElse(null))
                 .update();
+        log.note(person.isPresent() ? AccessLog.AccessKind.PASSWORD_LINK_MADE : AccessLog.AccessKind.INVITED, person,
+                Optional.of(SignedIn.require().id()), name);
         return new Made(secret.text(), until);
     }
 
@@ -104,17 +110,28 @@ class Invitations {
         if (invitation.personId() != null) {
             founding.changePassword(invitation.personId(), invitation.operationId(), password);
             people.signsOut(invitation.personId(), Optional.empty());
+            noted(AccessLog.AccessKind.PASSWORD_BY_LINK, invitation.personId(), invitation.operationId());
             return;
         }
         try {
-            founding.admit(Generators.timeBasedEpochGenerator().generate(), invitation.operationId(), name, email,
-                    password, invitation.role());
+            UUID person = Generators.timeBasedEpochGenerator().generate();
+            founding.admit(invitation.operationId(),
+                    new Founding.Newcomer(person, name, email, password, invitation.role()));
+            noted(AccessLog.AccessKind.JOINED, person, invitation.operationId());
         } catch (DuplicateKeyException taken) {
             CurrentOperation.in(invitation.operationId(), () -> jdbc
                     .sql("update invitation set used_at = null where key = ?").param(new LinkSecret(secret).hash())
                     .update());
             throw Refusal.invalid("email", Sentence.of("refusal.emailTaken"));
         }
+    }
+
+    private void noted(AccessLog.AccessKind what, UUID person, UUID operation) {
+        CurrentOperation.in(operation, () -> {
+            devices.forget(person);
+            log.note(what, person, person);
+            return person;
+        });
     }
 
     private static Refusal gone() {

@@ -13,6 +13,12 @@ import vividcrown.server.operation.CurrentOperation;
 /** Binds the signed-in person's operation for the rest of the request. */
 class OperationFilter extends OncePerRequestFilter {
 
+    /** Screens are the same for all: they are served without asking who it is, also while the database is away. */
+    @Override
+    protected boolean shouldNotFilter(HttpServletRequest request) {
+        return !request.getRequestURI().startsWith("/api/");
+    }
+
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.Semaphore;
+import java.util.concurrent.TimeUnit;
 import java.util.stream.Collectors;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.crypto.password.PasswordEncoder;
@@ -20,28 +22,58 @@ public class People {
     private static final String SIGNING_IN = """
             select id, operation_id, name, password, role from person_signing_in(?)
             """;
+    private static final int HASHING_WITHIN_SECONDS = 3;
 
     private final JdbcClient jdbc;
     private final PasswordEncoder encoder;
     private final Founding founding;
     /** Compared against where no such person exists, so that both answers take the same time. */
     private final String nobodysPassword;
+    private final Semaphore hashing = new Semaphore(Math.max(1, Runtime.getRuntime().availableProcessors() / 2), true);
+    private final Devices devices;
+    private final AccessLog log;
 
-    People(JdbcClient jdbc, PasswordEncoder encoder, Founding founding) {
+    People(JdbcClient jdbc, PasswordEncoder encoder, Founding founding, Devices devices, AccessLog log) {
         this.jdbc = jdbc;
         this.encoder = encoder;
         this.founding = founding;
+        this.devices = devices;
+        this.log = log;
         this.nobodysPassword = encoder.encode(UUID.randomUUID().toString());
     }
 
     private record Candidate(UUID id, UUID operationId, String name, String password, String role) {
     }
 
+    /** @throws Refusal if so many sign in at once that the machine has its hands full with passwords */
     Optional<SignedIn> withPassword(String email, String password) {
         Optional<Candidate> found = jdbc.sql(SIGNING_IN).param(email).query(Candidate.class).optional();
-        boolean matches = encoder.matches(password, found.map(Candidate::password).orElse(nobodysPassword));
+        boolean matches = matches(password, found.map(Candidate::password).orElse(nobodysPassword));
+        if (!matches) {
+            found.ifPresent(one -> CurrentOperation.in(one.operationId(), () -> {
+                log.note(AccessLog.AccessKind.WRONG_PASSWORD, Optional.of(one.id()), Optional.empty(), "");
+                return one;
+            }));
+        }
         return found.filter(_ -> matches)
                 .map(one -> new SignedIn(one.id(), one.operationId(), one.name(), Role.valueOf(one.role())));
+    }
+
+    /** A password takes a tenth of a second of a processor on purpose: strangers are not to have all of them. */
+    private boolean matches(String password, String kept) {
+        try {
+            if (!hashing.tryAcquire(HASHING_WITHIN_SECONDS, TimeUnit.SECONDS)) {
+                throw Refusal.busy(Sentence.of("refusal.busy"));
+            }
+        } catch (InterruptedException stopping) {
+            Thread.currentThread().interrupt();
+            throw Refusal.busy(Sentence.of("refusal.busy"));
+        }
+        try {
+            return encoder.matches(password, kept);
+        } finally {
+            hashing.release();
+        }
     }
 
     private record Named(UUID id, String name) {
@@ -68,6 +100,8 @@ public class People {
             throw Refusal.invalid("", Sentence.of("refusal.lastOwner", leaving.name()));
         }
         signsOut(person, Optional.empty());
+        devices.forget(person);
+        log.note(AccessLog.AccessKind.LEFT, person, SignedIn.require().id());
     }
 
     /** Signed out everywhere, so that what they may do is what they were made. @throws Refusal as for leaving */
@@ -78,6 +112,8 @@ public class People {
                 throw Refusal.invalid("role", Sentence.of("refusal.lastOwner", changing.name()));
             }
             signsOut(person, Optional.empty());
+            log.note(role == Role.OWNER ? AccessLog.AccessKind.MADE_OWNER : AccessLog.AccessKind.MADE_CREW, person,
+                    SignedIn.require().id());
         }
     }
 
@@ -90,12 +126,21 @@ public class People {
     /** Ends every other session of theirs. @return false if the current one is wrong */
     boolean changePassword(UUID person, String current, String next, String session) {
         String known = jdbc.sql("select password from person where id = ?").param(person).query(String.class).single();
-        if (!encoder.matches(current, known)) {
+        if (!matches(current, known)) {
+            log.note(AccessLog.AccessKind.WRONG_PASSWORD, person, person);
             return false;
         }
         founding.changePassword(person, CurrentOperation.require(), next);
         signsOut(person, Optional.of(session));
+        devices.forget(person);
+        log.note(AccessLog.AccessKind.PASSWORD_CHANGED, person, person);
         return true;
+    }
+
+    /** Whether somebody is an owner of the operation, or was one when they left. */
+    public boolean isOwner(UUID person) {
+        return jdbc.sql("select exists (select from person where id = ? and role = 'OWNER')").param(person)
+                .query(Boolean.class).single();
     }
 
     /** Names of everybody who is or was in the operation, by id. */

@@ -1,5 +1,6 @@
 package vividcrown.server.person;
 
+import io.swagger.v3.oas.annotations.Operation;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Email;
@@ -19,9 +20,11 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.reason.Sentence;
+import vividcrown.server.page.Page;
 import vividcrown.server.problem.Refusal;
 
 /** The people of the operation: who is in it, who is asked in, who leaves, and one's own password. */
@@ -29,12 +32,21 @@ import vividcrown.server.problem.Refusal;
 @RequestMapping("/api/v1/people")
 class PeopleController {
 
+    private static final UUID NEWEST = new UUID(-1, -1);
+
     private final People people;
     private final Invitations invitations;
+    private final AccessLog log;
+    private final Devices devices;
+    private final SignInThrottle throttle;
 
-    PeopleController(People people, Invitations invitations) {
+    PeopleController(People people, Invitations invitations, AccessLog log, Devices devices,
+            SignInThrottle throttle) {
         this.people = people;
         this.invitations = invitations;
+        this.log = log;
+        this.devices = devices;
+        this.throttle = throttle;
     }
 
     /** @param invited who is asked in and has not come yet */
@@ -66,7 +78,7 @@ class PeopleController {
     }
 
     /** @param next of at least ten characters */
-    record PasswordAsked(@NotBlank String current, @NotNull @Size(min = 10, max = 200) String next) {
+    record PasswordAsked(@NotBlank @Size(max = 200) String current, @NotNull @Size(min = 10, max = 200) String next) {
     }
 
     /** Everybody who is in the operation, and who is asked in. The owner's to see. */
@@ -74,6 +86,14 @@ class PeopleController {
     PeoplePage all() {
         SignedIn.requireOwner();
         return new PeoplePage(people.members(), invitations.waiting());
+    }
+
+    /** Who came in, tried in vain, was let in, made owner or crew, or left; the newest first. The owner's to see. */
+    @GetMapping("/access")
+    @Operation(operationId = "access", summary = "Who came in, and who was let in")
+    Page<AccessLog.AccessLine> access(@RequestParam Optional<UUID> page) {
+        SignedIn.requireOwner();
+        return log.newest(page.orElse(NEWEST));
     }
 
     /** Makes a link that lets one person in, within a week. */
@@ -105,7 +125,10 @@ class PeopleController {
     @DeleteMapping("/me/other-sessions")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void signOutElsewhere(HttpServletRequest request) {
-        people.signsOut(SignedIn.require().id(), Optional.of(request.getSession().getId()));
+        UUID person = SignedIn.require().id();
+        people.signsOut(person, Optional.of(request.getSession().getId()));
+        devices.forget(person);
+        log.note(AccessLog.AccessKind.SIGNED_OUT_ELSEWHERE, person, person);
     }
 
     /** What a link asks to. Open to whoever holds it. */
@@ -134,9 +157,12 @@ class PeopleController {
     @PostMapping("/me/password")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void password(@Valid @RequestBody PasswordAsked asked, HttpServletRequest request) {
-        if (!people.changePassword(SignedIn.require().id(), asked.current(), asked.next(),
-                request.getSession().getId())) {
+        UUID person = SignedIn.require().id();
+        // whoever holds somebody's phone is not to guess on it
+        throttle.letThrough(person.toString(), Asker.of(request));
+        if (!people.changePassword(person, asked.current(), asked.next(), request.getSession().getId())) {
             throw Refusal.invalid("current", Sentence.of("refusal.wrongPassword"));
         }
+        throttle.succeeded(person.toString());
     }
 }

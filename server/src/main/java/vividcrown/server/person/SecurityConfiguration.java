@@ -12,6 +12,7 @@ import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Sessions in a cookie, a CSRF token for everything that changes, and every path under /api closed unless said here. */
 @Configuration
@@ -20,6 +21,9 @@ class SecurityConfiguration {
     private static final String CONTENT_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; "
             + "img-src 'self' data:; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
+    /** What the screens ask a device for, and nothing else. */
+    private static final String PERMISSIONS = "camera=(), geolocation=(), microphone=(), payment=(), usb=()";
+
     @Bean
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
         return http.csrf(csrf -> csrf.spa().ignoringRequestMatchers("/api/v1/reckon/**"))
@@ -27,7 +31,10 @@ class SecurityConfiguration {
                 .requestCache(cache -> cache.disable())
                 .addFilterAfter(new OperationFilter(), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
-                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY)))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        // links let people in: no other place is to read them
+                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
+                        .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS)))
                 .authorizeHttpRequests(
                         requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
                                 .requestMatchers("/api/v1/founding", "/api/v1/people/invitations/*").permitAll()

@@ -4,11 +4,14 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.ResponseCookie;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
 import org.springframework.security.core.authority.SimpleGrantedAuthority;
 import org.springframework.security.core.context.SecurityContext;
@@ -25,6 +28,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.operation.CrownProperties;
 import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.operation.LinkSecret;
 import vividcrown.server.operation.OperationRecord;
 import vividcrown.server.operation.Operations;
 import vividcrown.server.problem.Refusal;
@@ -34,7 +38,7 @@ import vividcrown.server.problem.Refusal;
 @RequestMapping("/api/v1/session")
 class SessionController {
 
-    record SignIn(@NotBlank String email, @NotBlank String password) {
+    record SignIn(@NotBlank @Size(max = 200) String email, @NotBlank @Size(max = 200) String password) {
     }
 
     /**
@@ -47,16 +51,21 @@ class SessionController {
 
     private final People people;
     private final SignInThrottle throttle;
+    private final Devices devices;
+    private final AccessLog log;
     private final SecurityContextRepository contexts;
     private final Operations operations;
     private final Today today;
     private final CrownProperties properties;
 
-    SessionController(People people, SignInThrottle throttle, SecurityContextRepository contexts, Operations operations,
+    SessionController(People people, SignInThrottle throttle, Devices devices, AccessLog log,
+            SecurityContextRepository contexts, Operations operations,
             Today today,
             CrownProperties properties) {
         this.people = people;
         this.throttle = throttle;
+        this.devices = devices;
+        this.log = log;
         this.contexts = contexts;
         this.operations = operations;
         this.today = today;
@@ -67,11 +76,10 @@ class SessionController {
     @PostMapping
     Session signIn(@Valid @RequestBody SignIn asked, HttpServletRequest request, HttpServletResponse response) {
         String email = asked.email().strip().toLowerCase(Locale.ROOT);
-        throttle.letThrough(email);
-        SignedIn person = people.withPassword(email, asked.password()).orElseThrow(() -> {
-            throttle.failed(email);
-            return Refusal.signInFailed(Sentence.of("refusal.signInFailed"));
-        });
+        Asker asker = Asker.of(request);
+        throttle.letThrough(email, asker);
+        SignedIn person = people.withPassword(email, asked.password())
+                .orElseThrow(() -> Refusal.signInFailed(Sentence.of("refusal.signInFailed")));
         throttle.succeeded(email);
         if (request.getSession(false) != null) {
             request.changeSessionId();
@@ -81,7 +89,16 @@ class SessionController {
                 List.of(new SimpleGrantedAuthority("ROLE_" + person.role()))));
         SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return CurrentOperation.in(person.operationId(), this::current);
+        return CurrentOperation.in(person.operationId(), () -> {
+            response.addHeader(HttpHeaders.SET_COOKIE, ofDevice(devices.knows(person.id(), asker.device()), request));
+            log.note(AccessLog.AccessKind.SIGNED_IN, person.id(), person.id());
+            return current();
+        });
+    }
+
+    private static String ofDevice(LinkSecret secret, HttpServletRequest request) {
+        return ResponseCookie.from(Asker.DEVICE, secret.text()).httpOnly(true).secure(request.isSecure())
+                .sameSite("Lax").path("/api/v1/session").maxAge(Devices.KEPT).build().toString();
     }
 
     /** Who is signed in, and for which operation. */

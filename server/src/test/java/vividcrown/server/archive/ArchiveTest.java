@@ -49,8 +49,8 @@ class ArchiveTest {
     private Client foundElsewhere(UUID operation, String zone) {
         String email = "mira@%s.invalid".formatted(operation.toString().substring(0, 8));
         Founding founding = elsewhere.context().getBean(Founding.class);
-        founding.found(operation, "Sallow Ridge", zone, Optional.of(LocalDate.of(2026, 6, 6)));
-        founding.admit(UUID.randomUUID(), operation, "Mira", email, "upland valley", "OWNER");
+        founding.found(operation, "Sallow Ridge", zone, Optional.of(LocalDate.of(2026, 6, 6)),
+                List.of(new Founding.Newcomer(UUID.randomUUID(), "Mira", email, "upland valley", "OWNER")));
         return new Client(elsewhere.address()).signIn(email, "upland valley");
     }
 
@@ -160,9 +160,9 @@ class ArchiveTest {
         String archive = here.signedIn(demo.ownerEmail()).get("/api/v1/exports/archive.json").text();
         UUID operation = UUID.randomUUID();
         Founding founding = here.context().getBean(Founding.class);
-        founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.empty());
         String email = "mira@%s.invalid".formatted(operation);
-        founding.admit(UUID.randomUUID(), operation, "Mira", email, "upland valley", "OWNER");
+        founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.empty(),
+                List.of(new Founding.Newcomer(UUID.randomUUID(), "Mira", email, "upland valley", "OWNER")));
         Client mira = new Client(here.address()).signIn(email, "upland valley");
         assertThat(mira.putText("/api/v1/imports/archive", archive).findings()).singleElement().asString()
                 .contains("another server");

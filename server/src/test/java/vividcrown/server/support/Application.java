@@ -6,6 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -57,8 +58,8 @@ public final class Application implements ParameterResolver {
             String email = "mira@%s.invalid".formatted(UUID.randomUUID().toString().substring(0, 8));
             UUID operation = UUID.randomUUID();
             Founding founding = context.getBean(Founding.class);
-            founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.of(LocalDate.of(2026, 6, 9)));
-            founding.admit(UUID.randomUUID(), operation, "Mira", email, DemoOperation.PASSWORD, "OWNER");
+            founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.of(LocalDate.of(2026, 6, 9)),
+                    List.of(new Founding.Newcomer(UUID.randomUUID(), "Mira", email, DemoOperation.PASSWORD, "OWNER")));
             return email;
         }
 

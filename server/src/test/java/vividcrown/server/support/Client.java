@@ -8,6 +8,7 @@ import java.net.CookieManager;
 import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.LocalDate;
@@ -28,12 +29,25 @@ public final class Client {
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
 
+    private final Map<String, String> asProxy = new LinkedHashMap<>();
+
     public Client(String address) {
         this.address = address;
     }
 
-    /** @param json empty if the body is no JSON */
-    public record Answer(int status, String text, JsonNode json) {
+    /** Everything comes as if a proxy on this machine passed it on. @param header a word of the proxy */
+    public Client passedOn(String header, String value) {
+        asProxy.put(header, value);
+        return this;
+    }
+
+    /** @param json empty if the body is no JSON; @param headers as they came, but for those of the connection */
+    public record Answer(int status, String text, JsonNode json, HttpHeaders headers) {
+
+        /** Empty where there is none. */
+        public String header(String name) {
+            return headers.firstValue(name).orElse("");
+        }
 
         /** The sentences of a refusal. */
         public List<String> findings() {
@@ -109,10 +123,11 @@ public final class Client {
 
     private Answer send(HttpRequest.Builder request) {
         try {
+            asProxy.forEach(request::header);
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String type = response.headers().firstValue("Content-Type").orElse("");
             JsonNode json = type.contains("json") ? JSON.readTree(response.body()) : JSON.nullNode();
-            return new Answer(response.statusCode(), response.body(), json);
+            return new Answer(response.statusCode(), response.body(), json, response.headers());
         } catch (IOException failed) {
             throw new UncheckedIOException(failed);
         } catch (InterruptedException interrupted) {
