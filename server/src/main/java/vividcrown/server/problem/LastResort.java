@@ -8,7 +8,9 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.sql.SQLException;
+import java.sql.SQLTransientConnectionException;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -32,6 +34,9 @@ class LastResort extends OncePerRequestFilter {
 
     private static final Logger LOG = LoggerFactory.getLogger(LastResort.class);
     private static final int DEEPEST = 20;
+    /** Classes of PostgreSQL's errors, appendix A of its manual. */
+    private static final String CONNECTION = "08";
+    private static final String STOPPED = "57P";
     private static final byte[] UNAVAILABLE = answer("unavailable", 503, ProblemAdvice.UNAVAILABLE);
     private static final byte[] FAILED = answer("failed", 500, ProblemAdvice.FAILED);
 
@@ -44,8 +49,8 @@ class LastResort extends OncePerRequestFilter {
             if (response.isCommitted()) {
                 throw failed;
             }
-            LOG.error("A request failed outside of any controller", failed);
             boolean comesAgain = !ofDatabase(failed);
+            note(LOG, "A request failed outside of any controller", failed);
             response.reset();
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
             if (comesAgain) {
@@ -60,9 +65,26 @@ class LastResort extends OncePerRequestFilter {
 
     /** Whether it is the database that failed, and not the program. */
     static boolean ofDatabase(Throwable failed) {
-        return Stream.iterate(failed, Objects::nonNull, Throwable::getCause).limit(DEEPEST)
+        return causes(failed)
                 .anyMatch(one -> one instanceof SQLException || one instanceof DataAccessException
                         || one instanceof TransactionException || one instanceof PersistenceException);
+    }
+
+    /** Every request fails while the database is away: a line each is enough. What else fails is somebody's fault, with where. */
+    static void note(Logger log, String what, Throwable failed) {
+        Optional<SQLException> away = causes(failed).filter(SQLException.class::isInstance).map(SQLException.class::cast)
+                .filter(one -> one instanceof SQLTransientConnectionException
+                        || Stream.of(CONNECTION, STOPPED).anyMatch(Optional.ofNullable(one.getSQLState()).orElse("")::startsWith))
+                .findFirst();
+        if (away.isPresent()) {
+            log.error("{}: the database is away: {}", what, away.get().getMessage());
+        } else {
+            log.error(what, failed);
+        }
+    }
+
+    private static Stream<Throwable> causes(Throwable failed) {
+        return Stream.iterate(failed, Objects::nonNull, Throwable::getCause).limit(DEEPEST);
     }
 
     private static byte[] answer(String type, int status, String detail) {

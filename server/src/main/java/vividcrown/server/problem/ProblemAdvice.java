@@ -44,7 +44,7 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     @ExceptionHandler({DataAccessException.class, TransactionException.class, PersistenceException.class,
             SQLException.class})
     ResponseEntity<ProblemDetail> databaseFailed(Exception failed) {
-        LOG.error("The database did not do what was asked", failed);
+        LastResort.note(LOG, "The database did not do what was asked", failed);
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS)
                 .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", UNAVAILABLE, List.of()));

@@ -7,6 +7,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicInteger;
@@ -67,6 +68,13 @@ public final class Application implements ParameterResolver {
             return new Client(address()).signIn(email, DemoOperation.PASSWORD);
         }
 
+        /** What signing in is answered with, whatever it is. */
+        public Client.Answer signingIn(String email) {
+            Client client = new Client(address());
+            client.get("/api/v1/session");
+            return client.post("/api/v1/session", Map.of("email", email, "password", DemoOperation.PASSWORD));
+        }
+
         @Override
         public void close() {
             context.close();
@@ -98,6 +106,11 @@ public final class Application implements ParameterResolver {
     /** A second server with a database of its own; whoever asks for it closes it. */
     public static Running another() {
         return start(freshDatabase());
+    }
+
+    /** One more server on a database that stands somewhere; whoever asks for it closes it. */
+    public static Running on(String url) {
+        return start(url);
     }
 
     private static Running start(String url) {
