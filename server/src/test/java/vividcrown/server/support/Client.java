@@ -25,7 +25,7 @@ public final class Client {
 
     private static final JsonMapper JSON = JsonMapper.builder().build();
 
-    private final String address;
+    private String address;
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http = HttpClient.newBuilder().cookieHandler(cookies).build();
 
@@ -33,6 +33,12 @@ public final class Client {
 
     public Client(String address) {
         this.address = address;
+    }
+
+    /** Speaks to another server from now on, with the same cookies: as behind a proxy that has several. */
+    public Client at(String another) {
+        address = another;
+        return this;
     }
 
     /** Everything comes as if a proxy on this machine passed it on. @param header a word of the proxy */

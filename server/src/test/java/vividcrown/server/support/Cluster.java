@@ -97,7 +97,7 @@ public final class Cluster implements AutoCloseable {
     public void close() {
         try {
             if (Files.exists(folder.resolve("data/postmaster.pid"))) {
-                tool("pg_ctl", "-D", data(), "-w", "-m", "immediate", "stop");
+                kill();
             }
             try (Stream<Path> all = Files.walk(folder)) {
                 for (Path one : all.sorted(Comparator.reverseOrder()).toList()) {
