@@ -1,14 +1,21 @@
 package vividcrown.server.person;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.net.InetAddress;
+import java.net.UnknownHostException;
+import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
+import org.springframework.security.authorization.AuthorizationDecision;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.Authentication;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.intercept.RequestAuthorizationContext;
 import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
@@ -39,7 +46,9 @@ class SecurityConfiguration {
                         requests -> requests.requestMatchers(HttpMethod.POST, "/api/v1/session").permitAll()
                                 .requestMatchers("/api/v1/founding", "/api/v1/people/invitations/*").permitAll()
                                 .requestMatchers("/api/v1/reckon/**", "/api/v1/openapi").permitAll()
-                                .requestMatchers("/api/**").authenticated().anyRequest().permitAll())
+                                .requestMatchers("/api/**").authenticated()
+                                .requestMatchers("/metrics/**").access(SecurityConfiguration::ofThisMachine)
+                                .anyRequest().permitAll())
                 .exceptionHandling(handling -> handling.authenticationEntryPoint((_, response, _) -> {
                     response.setStatus(HttpServletResponse.SC_UNAUTHORIZED);
                     response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
@@ -47,6 +56,17 @@ class SecurityConfiguration {
                             {"type":"urn:vividcrown:signed-out","status":401,\
                             "detail":"You are signed out. Sign in again; what you entered is kept on this device."}""");
                 })).logout(logout -> logout.disable()).build();
+    }
+
+    /** What a proxy on this machine passes on comes from elsewhere: its address is put in the place of the proxy's before this. */
+    private static AuthorizationDecision ofThisMachine(Supplier<? extends @Nullable Authentication> asks,
+            RequestAuthorizationContext asked) {
+        try {
+            return new AuthorizationDecision(
+                    InetAddress.getByName(asked.getRequest().getRemoteAddr()).isLoopbackAddress());
+        } catch (UnknownHostException odd) {
+            return new AuthorizationDecision(false);
+        }
     }
 
     @Bean

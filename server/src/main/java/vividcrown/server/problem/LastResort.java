@@ -72,9 +72,11 @@ class LastResort extends OncePerRequestFilter {
 
     /** Every request fails while the database is away: a line each is enough. What else fails is somebody's fault, with where. */
     static void note(Logger log, String what, Throwable failed) {
-        Optional<SQLException> away = causes(failed).filter(SQLException.class::isInstance).map(SQLException.class::cast)
+        Optional<SQLException> away = causes(failed).filter(SQLException.class::isInstance)
+                .map(SQLException.class::cast)
                 .filter(one -> one instanceof SQLTransientConnectionException
-                        || Stream.of(CONNECTION, STOPPED).anyMatch(Optional.ofNullable(one.getSQLState()).orElse("")::startsWith))
+                        || Stream.of(CONNECTION, STOPPED)
+                                .anyMatch(Optional.ofNullable(one.getSQLState()).orElse("")::startsWith))
                 .findFirst();
         if (away.isPresent()) {
             log.error("{}: the database is away: {}", what, away.get().getMessage());

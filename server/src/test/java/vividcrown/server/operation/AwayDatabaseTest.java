@@ -22,7 +22,12 @@ class AwayDatabaseTest {
             Map<String, Object> entry = Client.entry(LocalDate.of(2026, 6, 9),
                     Client.deed("HIVE_NOTED", "hive", hive, "text", "kept on the phone meanwhile"));
 
+            assertThat(application.signedIn(demo.ownerEmail()).get("/health/ready").json().path("status").asString())
+                    .isEqualTo("UP");
+
             cluster.stop();
+            assertThat(owner.get("/health/live").status()).as("nobody is to start it anew for this").isEqualTo(200);
+            assertThat(owner.get("/health/ready").status()).as("a proxy is to send nobody here").isEqualTo(503);
             assertThat(owner.get("/").status()).as("the start page, by somebody signed in").isEqualTo(200);
             assertThat(new Client(application.address()).get("/").status()).isEqualTo(200);
             for (Client.Answer answer : new Client.Answer[]{owner.get("/api/v1/round"), owner.record(entry),
@@ -35,10 +40,12 @@ class AwayDatabaseTest {
 
             cluster.start();
             assertThat(sentUntilTaken(owner, entry)).isEqualTo(200);
+            assertThat(owner.get("/health/ready").status()).isEqualTo(200);
             cluster.kill();
             cluster.start();
             assertThat(sentUntilTaken(owner, entry)).as("the same once more").isEqualTo(200);
-            assertThat(owner.get("/api/v1/journal?subject=" + hive).text()).containsOnlyOnce("kept on the phone meanwhile");
+            assertThat(owner.get("/api/v1/journal?subject=" + hive).text())
+                    .containsOnlyOnce("kept on the phone meanwhile");
         }
     }
 

@@ -61,7 +61,8 @@ class SeveralNodesTest {
     void sessions_searches_settings_and_jobs_are_the_same_at_both() throws InterruptedException {
         Client owner = one.signedIn(demo.ownerEmail());
         UUID hive = owner.freeHive(0);
-        assertThat(owner.at(other.address()).get("/api/v1/session").json().path("name").asString()).isEqualTo("Ilva Torrenz");
+        assertThat(owner.at(other.address()).get("/api/v1/session").json().path("name").asString())
+                .isEqualTo("Ilva Torrenz");
 
         Map<String, Object> entry = note(hive, "sent to one, and again to the other");
         assertThat(owner.record(entry).status()).isEqualTo(200);
