@@ -13,6 +13,7 @@ import tools.jackson.core.TokenStreamLocation;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.exc.InvalidFormatException;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import vividcrown.core.journal.Faults;
@@ -56,6 +57,9 @@ public final class Misread {
 
     private static Sentence expected(JacksonException wrong) {
         return switch (wrong) {
+            case InvalidNullException _ -> Sentence.of("misread.nothing");
+            case InvalidFormatException format when format.getTargetType() == String.class ->
+                Sentence.of("misread.text");
             case InvalidFormatException format -> expected(format.getTargetType(), shortened(format.getValue()));
             case UnrecognizedPropertyException unknown -> Sentence.of("misread.unknown", unknown.getPropertyName());
             case MismatchedInputException other -> expected(other.getTargetType(), "");

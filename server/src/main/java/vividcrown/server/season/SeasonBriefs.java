@@ -1,5 +1,10 @@
 package vividcrown.server.season;
 
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Size;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -108,17 +113,18 @@ class SeasonBriefs {
     /**
      * What would be otherwise.
      *
-     * @param assurance for every order that names none
-     * @param moreNucs nucs that one would add
-     * @param moreBuilders builders that one would add, of load 30
+     * @param assurance for every order that names none, 0.5–0.999
+     * @param moreNucs nucs that one would add, at most 2,000
+     * @param moreBuilders builders that one would add, of load 30; at most 100
      * @param hoursADay instead of the usual
      * @param workDaysOff work on days off
      * @param locks ids of planned grafts that stay as they are; those planned by hand stay anyway
      * @param grafter who grafts; anybody if left out
      */
-    record WhatIf(@Nullable Double assurance, @Nullable Integer moreNucs, @Nullable Integer moreBuilders,
-            @Nullable Double hoursADay, @Nullable Boolean workDaysOff, @Nullable List<UUID> locks,
-            @Nullable String grafter) {
+    record WhatIf(@DecimalMin("0.5") @DecimalMax("0.999") @Nullable Double assurance,
+            @Min(0) @Max(2_000) @Nullable Integer moreNucs, @Min(0) @Max(100) @Nullable Integer moreBuilders,
+            @DecimalMin("0") @DecimalMax("24") @Nullable Double hoursADay, @Nullable Boolean workDaysOff,
+            @Size(max = 500) @Nullable List<UUID> locks, @Size(max = 80) @Nullable String grafter) {
         static final WhatIf NOTHING = new WhatIf(null, null, null, null, null, null, null);
 
         WhatIf graftedBy(String person) {

@@ -105,7 +105,7 @@ class SeasonController {
     record DroneCombLine(UUID colony, String code, SpanView days) {
     }
 
-    record Search(SeasonBriefs.@Nullable WhatIf whatIf, @Nullable Double seconds) {
+    record Search(@Valid SeasonBriefs.@Nullable WhatIf whatIf, @Nullable Double seconds) {
     }
 
     record Begun(UUID id) {

@@ -1,6 +1,8 @@
 package vividcrown.server.wire;
 
 import com.fasterxml.jackson.annotation.JsonAutoDetect;
+import com.fasterxml.jackson.annotation.JsonSetter;
+import com.fasterxml.jackson.annotation.Nulls;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
@@ -9,7 +11,9 @@ import org.springframework.context.annotation.Configuration;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
 import tools.jackson.databind.DeserializationContext;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.cfg.EnumFeature;
+import tools.jackson.databind.deser.jdk.StringDeserializer;
 import tools.jackson.databind.deser.std.StdDeserializer;
 import tools.jackson.databind.module.SimpleModule;
 
@@ -42,10 +46,29 @@ class WireJson {
         }
     }
 
+    /** Text that the database can keep: it knows no NUL, and no half of a character. */
+    static final class TextReader extends StdDeserializer<String> {
+        TextReader() {
+            super(String.class);
+        }
+
+        @Override
+        public String deserialize(JsonParser parser, DeserializationContext context) {
+            String text = StringDeserializer.instance.deserialize(parser, context);
+            return text == null || Unkept.none(text)
+                    ? text
+                    : (String) context.handleWeirdStringValue(String.class, "", "a character that no text has");
+        }
+    }
+
     @Bean
     JsonMapperBuilderCustomizer daysAndWordsAsTheyAreWritten() {
         return builder -> builder.enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
-                .addModule(new SimpleModule("days").addDeserializer(LocalDate.class, new DayReader()));
+                .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
+                // a list with nothing in one place is told, not stumbled over
+                .changeDefaultNullHandling(_ -> JsonSetter.Value.forContentNulls(Nulls.FAIL))
+                .addModule(new SimpleModule("days").addDeserializer(LocalDate.class, new DayReader())
+                        .addDeserializer(String.class, new TextReader()));
     }
 
     @Bean

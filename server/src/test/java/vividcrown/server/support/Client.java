@@ -16,6 +16,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -87,6 +88,13 @@ public final class Client {
             Thread.currentThread().interrupt();
             throw new IllegalStateException("interrupted while waiting for an answer", interrupted);
         }
+    }
+
+    /** Anything, as it is. @param body JSON or what pretends to be */
+    public Answer ask(String method, String path, Optional<String> body) {
+        return body.map(text -> send(withText(path, text, method)))
+                .orElseGet(() -> send(HttpRequest.newBuilder(URI.create(address + path)).header("X-XSRF-TOKEN", token())
+                        .method(method, HttpRequest.BodyPublishers.noBody())));
     }
 
     public Answer post(String path, Object body) {

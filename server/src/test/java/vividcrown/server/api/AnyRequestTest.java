@@ -1,0 +1,73 @@
+package vividcrown.server.api;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.TreeSet;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
+import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.support.AnyRequests;
+import vividcrown.server.support.Application;
+import vividcrown.server.support.Client;
+
+/** Whatever is asked, by whomever: an answer that says what is wrong with it, never a fault of the program. */
+@ExtendWith(Application.class)
+class AnyRequestTest {
+
+    private static final int ROUNDS = Integer.getInteger("crown.requests", 2_400);
+
+    private final Application.Running application;
+
+    AnyRequestTest(Application.Running application) {
+        this.application = application;
+    }
+
+    static List<UUID> known(Application.Running application, UUID operation) {
+        JdbcClient database = application.context().getBean(JdbcClient.class);
+        return CurrentOperation.in(operation, () -> {
+            List<UUID> ids = new ArrayList<>();
+            for (String table : List.of("yard", "hive", "box", "frame", "graft", "queen", "queen_order",
+                    "journal_entry")) {
+                ids.addAll(database.sql("select id from %s order by id limit 12".formatted(table)).query(UUID.class)
+                        .list());
+            }
+            return ids;
+        });
+    }
+
+    @Test
+    void no_request_finds_a_fault_of_the_program() {
+        Application.Demo demo = application.demo();
+        Client owner = application.signedIn(demo.ownerEmail());
+        AnyRequests any = new AnyRequests(owner.get("/api/v1/openapi").json(), known(application, demo.operation()),
+                Long.getLong("crown.seed", 1));
+        Map<Integer, Integer> statuses = new TreeMap<>();
+        TreeSet<String> faults = new TreeSet<>();
+        TreeSet<String> reached = new TreeSet<>();
+        for (int number = 0; number < ROUNDS; number++) {
+            AnyRequests.AnyRequest request = any.next(number);
+            Client.Answer answer = owner.ask(request.method(), request.path(), request.body());
+            statuses.merge(answer.status(), 1, Integer::sum);
+            if (answer.status() >= 500) {
+                faults.add("%s: %d to %s %s".formatted(request.door(), answer.status(), request.path(),
+                        request.body().orElse("")));
+            } else if (answer.status() >= 400) {
+                assertThat(answer.text()).as("%s %s", request.path(), request.body()).doesNotContain("java.")
+                        .doesNotContain("vividcrown.").doesNotContain("Exception").doesNotContain("org.");
+            } else {
+                reached.add(request.door());
+            }
+        }
+        System.out.println("answers to any requests: " + statuses + ", through " + reached.size() + " of " + any.doors()
+                + " doors");
+        assertThat(faults).isEmpty();
+        assertThat(reached).as("it is no wall that they run into").hasSizeGreaterThan(any.doors() / 3);
+        assertThat(owner.get("/api/v1/session").status()).as("still signed in").isEqualTo(200);
+    }
+}
