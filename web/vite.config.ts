@@ -24,11 +24,11 @@ export default defineConfig({
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
         navigateFallback: '/index.html',
-        navigateFallbackDenylist: [/^\/api\//, /^\/calendar\//],
+        navigateFallbackDenylist: [/^\/(api|calendar|health|metrics)\b/],
       },
     }),
   ],
-  build: { target: 'es2022', assetsInlineLimit: 0 },
+  build: { target: 'es2022', assetsInlineLimit: 0, license: { fileName: 'licences-screens.md' } },
   test: { setupFiles: ['fake-indexeddb/auto'] },
   server: { proxy: { '/api': 'http://127.0.0.1:8420', '/calendar': 'http://127.0.0.1:8420' } },
 })
