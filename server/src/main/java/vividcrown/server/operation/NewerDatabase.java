@@ -14,7 +14,8 @@ import org.springframework.context.annotation.Configuration;
 final class NewerDatabase extends RuntimeException {
 
     private NewerDatabase(String theirs, String known) {
-        super("The tables of this database are of version %s; this application knows them up to %s.".formatted(theirs, known));
+        super("The tables of this database are of version %s; this application knows them up to %s.".formatted(theirs,
+                known));
     }
 
     /** Nothing is changed in a database that is newer. */

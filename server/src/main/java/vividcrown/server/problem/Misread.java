@@ -48,6 +48,11 @@ public final class Misread {
                 new Refusal.Finding(said instanceof DatabindException databind ? path(databind) : "", what.toString()));
     }
 
+    /** Whether it could be read, and only a value is missing: told like every other value that is wrong. */
+    static boolean isMissing(Throwable unreadable) {
+        return unreadable.getCause() instanceof InvalidNullException;
+    }
+
     private static String path(DatabindException wrong) {
         String all = wrong.getPath().stream()
                 .map(one -> one.getPropertyName() == null ? "[" + one.getIndex() + "]" : "." + one.getPropertyName())

@@ -73,6 +73,10 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleHttpMessageNotReadable(HttpMessageNotReadableException unreadable,
             HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         List<Refusal.Finding> misread = Misread.of(unreadable);
+        if (Misread.isMissing(unreadable)) {
+            return ResponseEntity.unprocessableContent().body(problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid",
+                    Sentence.of("refusal.values").toString(), misread));
+        }
         String where = misread.getFirst().field();
         return ResponseEntity.badRequest().body(problem(HttpStatus.BAD_REQUEST, "unreadable",
                 Sentence.of("refusal.unreadable", where.isEmpty()

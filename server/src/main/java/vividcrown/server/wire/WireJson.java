@@ -67,7 +67,12 @@ class WireJson {
                 .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
                 // a list with nothing in one place is told, not stumbled over
                 .changeDefaultNullHandling(_ -> JsonSetter.Value.forContentNulls(Nulls.FAIL))
-                .addModule(new SimpleModule("days").addDeserializer(LocalDate.class, new DayReader())
+                .addModule(new SimpleModule("needed") {
+                    @Override
+                    public void setupModule(SetupContext context) {
+                        context.insertAnnotationIntrospector(new NeededParts());
+                    }
+                }).addModule(new SimpleModule("days").addDeserializer(LocalDate.class, new DayReader())
                         .addDeserializer(String.class, new TextReader()));
     }
 

@@ -16,7 +16,8 @@ import tools.jackson.databind.json.JsonMapper;
 class WhatIsInsideTest {
 
     /** They would bind whoever passes the application on to more than its own licence does. */
-    private static final List<String> NOT_WITH_OURS = List.of("AGPL", "SSPL", "BUSL", "CC-BY-NC", "GPL-2.0-only", "GPL-3.0");
+    private static final List<String> NOT_WITH_OURS = List.of("AGPL", "SSPL", "BUSL", "CC-BY-NC", "GPL-2.0-only",
+            "GPL-3.0");
 
     private static JsonNode list(String name) throws IOException {
         try (InputStream in = Objects.requireNonNull(
@@ -34,7 +35,8 @@ class WhatIsInsideTest {
 
     @ParameterizedTest
     @CsvSource({"application.cdx.json, postgresql", "web.cdx.json, react"})
-    void everything_inside_is_listed_with_a_licence_that_goes_with_ours(String file, String oneOfThem) throws IOException {
+    void everything_inside_is_listed_with_a_licence_that_goes_with_ours(String file, String oneOfThem)
+            throws IOException {
         JsonNode list = list(file);
         assertThat(list.path("bomFormat").asString()).isEqualTo("CycloneDX");
         List<JsonNode> inside = list.path("components").valueStream()
@@ -44,7 +46,8 @@ class WhatIsInsideTest {
             List<String> licences = licences(one).toList();
             assertThat(licences).as(one.path("name").asString()).isNotEmpty();
             assertThat(licences).as(one.path("name").asString())
-                    .anyMatch(name -> NOT_WITH_OURS.stream().noneMatch(bad -> name.startsWith(bad) || name.contains(" " + bad)));
+                    .anyMatch(name -> NOT_WITH_OURS.stream()
+                            .noneMatch(bad -> name.startsWith(bad) || name.contains(" " + bad)));
             assertThat(one.path("version").asString("")).as(one.path("name").asString()).isNotEmpty();
         });
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import vividcrown.server.support.Application;
@@ -70,5 +71,39 @@ class MisreadTest {
                 "SHOW");
         assertThat(refused.findings().toString()).contains("hive: \"no id at all\" is no id")
                 .doesNotContain("java.");
+    }
+
+    private static void misses(Client.Answer answer, String field) {
+        assertThat(answer.status()).as(answer.text()).isEqualTo(422);
+        assertThat(answer.json().path("findings").get(0).path("field").asString()).isEqualTo(field);
+        assertThat(answer.findings()).singleElement().asString().contains("There is nothing in this place");
+    }
+
+    @Test
+    void what_is_left_out_and_what_is_empty_in_a_list_are_told_by_their_place() {
+        misses(stranger.post("/api/v1/reckon/brood", Map.of("today", "2026-06-12", "figures",
+                List.of(Map.of("earliest", 3, "likely", 6, "latest", 9)))), "figures[0].figure");
+        misses(stranger.post("/api/v1/reckon/equalise", Map.of("day", "2026-06-12", "unitsInAll", 3, "hives",
+                List.of(Map.of("code", "H 1", "queenLays", Map.of("latest", "2026-06-01"))))),
+                "hives[0].queenLays.earliest");
+        Client owner = application.signedIn(application.demo().ownerEmail());
+        misses(owner.ask("POST", "/api/v1/journal", Optional.of("{\"entries\":[null]}")), "entries[0]");
+        misses(owner.ask("POST", "/api/v1/season/check", Optional.of("[null]")), "[0]");
+    }
+
+    @Test
+    void half_a_hive_and_text_that_nobody_can_keep_are_told() {
+        says(search("2026-06-12", List.of(Map.of("frames", 2.5))), "boxes[0].frames",
+                "no number that can be used here");
+        Client owner = application.signedIn(application.demo().ownerEmail());
+        for (String odd : List.of("a\\u0000b", "\\uD800")) {
+            says(owner.ask("POST", "/api/v1/people/invitations",
+                    Optional.of("{\"name\":\"" + odd + "\",\"role\":\"CREW\"}")),
+                    "name", "a character in it that no text has");
+        }
+        assertThat(owner.get("/api/v1/queens?search=a%00b").findings()).singleElement().asString()
+                .contains("a character in it that no text has");
+        assertThat(owner.post("/api/v1/people/invitations", Map.of("name", "\uD83D\uDC1D", "role", "CREW")).status())
+                .as("a whole one is welcome").isEqualTo(200);
     }
 }
