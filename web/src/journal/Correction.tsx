@@ -70,9 +70,11 @@ export function Correction({
         onChange={setDay}
       />
       <button className="act act-main">{t('queen.keepCorrection')}</button>
-      <button type="button" className="act" onClick={() => put({ kind: 'WITHDRAWN' })}>
-        {t('queen.withdraw')}
-      </button>
+      {line.removable && (
+        <button type="button" className="act" onClick={() => put({ kind: 'WITHDRAWN' })}>
+          {t('queen.withdraw')}
+        </button>
+      )}
     </form>
   )
 }

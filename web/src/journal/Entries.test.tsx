@@ -12,6 +12,8 @@ const line = (id: string, deed: Deed, more: Partial<JournalLine> = {}): JournalL
   by: 'Jory',
   deed,
   stands: true,
+  correctable: true,
+  removable: true,
   ...more,
 })
 const moved: Deed = { kind: 'HIVE_MOVED', hive: 'h1', yard: 'y1', position: 3 }
@@ -76,7 +78,24 @@ describe('what is recorded of a thing', () => {
   })
 
   it('what is the owner’s to say is the owner’s to put right', () => {
-    stage(<Entries subject="h1" label="Weir Bend" />, known(line('e1', opened)), { role: 'CREW' })
+    stage(
+      <Entries subject="h1" label="Weir Bend" />,
+      known(line('e1', opened, { correctable: false })),
+      {
+        role: 'CREW',
+      },
+    )
     expect(screen.queryByRole('button', { name: /^Correct/ })).toBeNull()
+  })
+
+  it('what an owner recorded is put right, and not taken away', async () => {
+    const { user } = stage(
+      <Entries subject="h1" label="H 1" />,
+      known(line('e1', moved, { removable: false })),
+      { role: 'CREW' },
+    )
+    await user.click(screen.getByRole('button', { name: /^Correct/ }))
+    expect(screen.getByRole('button', { name: 'Keep the correction' })).toBeDefined()
+    expect(screen.queryByRole('button', { name: 'Take it away' })).toBeNull()
   })
 })

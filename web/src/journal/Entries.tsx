@@ -3,25 +3,12 @@ import { useState } from 'react'
 import { useTranslation } from 'react-i18next'
 import type { Deed, JournalLine } from '../api/types'
 import { hivesQuery } from '../colonies/queries'
-import { useSession } from '../session/queries'
 import { sayDay } from '../time/days'
 import { Answer, More } from '../ui/Page'
 import { yardsQuery } from '../yards/queries'
 import { Correction } from './Correction'
 import { useJournal } from './queries'
 import { what, type Names } from './words'
-
-/** What binds the operation is the owner's to put right. */
-const OF_OWNER: ReadonlySet<Deed['kind']> = new Set([
-  'YARD_OPENED',
-  'YARD_CLIMATE_SAID',
-  'YARD_STATION_SWITCHED',
-  'YARD_CLOSED',
-  'ORDER_TAKEN',
-  'ORDER_MOVED_ON',
-  'BUILDER_RUN',
-  'SETTINGS_CHANGED',
-])
 
 /** Everything recorded of a thing, the oldest first, each to be put right or taken back where it stands. */
 export function Entries({
@@ -72,7 +59,6 @@ export function Entries({
 
 function Line({ line, says, label }: { line: JournalLine; says: string; label: string }) {
   const { t } = useTranslation()
-  const isOwner = useSession().role === 'OWNER'
   const [correcting, setCorrecting] = useState(false)
   return (
     <li className="border-b border-rule py-2" data-testid="entry" data-stands={line.stands}>
@@ -83,7 +69,7 @@ function Line({ line, says, label }: { line: JournalLine; says: string; label: s
           {line.by}
           {!line.stands && ` · ${t('queen.corrected')}`}
         </span>
-        {line.stands && (isOwner || !OF_OWNER.has(line.deed.kind)) && (
+        {line.stands && line.correctable && (
           <button
             className="ml-auto min-h-8 underline"
             aria-expanded={correcting}

@@ -21,7 +21,7 @@ const parcel = (id: string, personId = ilva): Parcel => ({
 })
 
 /** A server that answers in turn; what it was sent is kept. */
-function server(...answers: (number | 'no signal' | 'empty' | 'another')[]): {
+function server(...answers: (number | 'no signal' | 'empty' | 'another' | 'forbidden')[]): {
   sent: string[]
   kept: boolean[]
 } {
@@ -31,6 +31,10 @@ function server(...answers: (number | 'no signal' | 'empty' | 'another')[]): {
     if (answer === 'no signal') throw new TypeError('failed to fetch')
     seen.sent.push(body.entries[0]?.id ?? '')
     seen.kept.push(body.keepContradictions)
+    if (answer === 'forbidden') {
+      const findings = [{ field: '', message: 'An owner recorded this.' }]
+      return { error: { findings }, response: new Response(null, { status: 403 }) }
+    }
     const status = typeof answer === 'number' ? answer : 200
     const response = new Response(null, { status })
     if (answer === 'empty') return { data: undefined, response }
@@ -101,6 +105,14 @@ describe('the outbox', () => {
     const { sent } = server()
     expect(await flush(ilva)).toBe('all-sent')
     expect(sent).toEqual(['a'])
+  })
+
+  it('shows what somebody may not do, and sends the rest', async () => {
+    const { sent } = server('forbidden')
+    await enqueue(parcel('a'))
+    await enqueue(parcel('b'))
+    expect(await flush(ilva)).toBe('all-sent')
+    expect(sent).toEqual(['a', 'b'])
   })
 
   it('sends the rest although one was refused, and the refused one only once somebody decides', async () => {

@@ -104,7 +104,9 @@ async function send(personId: string): Promise<Flushed> {
     } catch (thrown) {
       if (thrown instanceof Unreachable) return 'unreachable'
       if (!(thrown instanceof Refused)) throw thrown
-      if (thrown.status === 401 || thrown.status === 403) return 'signed-out'
+      // a token that is too old says no more than 403; what somebody may not do is told, and waits with the reason
+      if (thrown.status === 401 || (thrown.status === 403 && thrown.findings.length === 0))
+        return 'signed-out'
       await database.parcels
         .where('id')
         .equals(next.id)

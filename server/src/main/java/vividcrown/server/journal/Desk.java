@@ -22,7 +22,6 @@ import vividcrown.core.journal.Touch;
 import vividcrown.core.journal.Withdrawn;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
-import vividcrown.server.person.People;
 import vividcrown.server.person.Role;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
@@ -38,15 +37,15 @@ public class Desk {
     private final Turns turns;
     private final Journal journal;
     private final Deeds deeds;
-    private final People people;
+    private final EntryRights rights;
     private final Today today;
 
-    Desk(Recorder recorder, Turns turns, Journal journal, Deeds deeds, People people, Today today) {
+    Desk(Recorder recorder, Turns turns, Journal journal, Deeds deeds, EntryRights rights, Today today) {
         this.recorder = recorder;
         this.turns = turns;
         this.journal = journal;
         this.deeds = deeds;
-        this.people = people;
+        this.rights = rights;
         this.today = today;
     }
 
@@ -130,11 +129,9 @@ public class Desk {
         JournalEntry original = corrected.get(told.corrects().get());
         if (original == null) {
             admission.refuse("corrects", "refusal.correctsNothing");
-        } else if (deeds.kind(original.kind()).map(DeedKind::hand).orElseThrow() == DeedKind.Hand.OWNER
-                && SignedIn.require().role() != Role.OWNER) {
+        } else if (!rights.mine().mayCorrect(original)) {
             throw Refusal.forbidden(Sentence.of("refusal.ownerOnly"));
-        } else if (told.deed() instanceof Withdrawn && SignedIn.require().role() != Role.OWNER
-                && people.isOwner(original.recordedBy())) {
+        } else if (told.deed() instanceof Withdrawn && !rights.mine().mayTakeAway(original)) {
             throw Refusal.forbidden(Sentence.of("refusal.ownersEntry"));
         } else if (!(told.deed() instanceof Withdrawn) && !haveOneInCommon(told, original)) {
             admission.refuse("corrects", "refusal.correctsAnother");

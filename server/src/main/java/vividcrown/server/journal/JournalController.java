@@ -65,11 +65,13 @@ class JournalController {
 
     /**
      * @param stands false if corrected or withdrawn since
+     * @param correctable whoever asks may put it right
+     * @param removable whoever asks may take it away
      * @param clash what it clashes with, if anything
      */
     record JournalLine(UUID id, ZonedDateTime happenedAt, Instant recordedAt, String by,
             @Schema(ref = "#/components/schemas/Deed") JsonNode deed, @Nullable UUID corrects, boolean stands,
-            @Nullable String clash) {
+            boolean correctable, boolean removable, @Nullable String clash) {
     }
 
     private final Desk desk;
@@ -77,13 +79,16 @@ class JournalController {
     private final Deeds deeds;
     private final Contradictions contradictions;
     private final People people;
+    private final EntryRights rights;
 
-    JournalController(Desk desk, Journal journal, Deeds deeds, Contradictions contradictions, People people) {
+    JournalController(Desk desk, Journal journal, Deeds deeds, Contradictions contradictions, People people,
+            EntryRights rights) {
         this.desk = desk;
         this.journal = journal;
         this.deeds = deeds;
         this.contradictions = contradictions;
         this.people = people;
+        this.rights = rights;
     }
 
     @PostMapping
@@ -120,12 +125,14 @@ class JournalController {
         Map<UUID, String> clashes = contradictions.of(ids);
         Set<UUID> corrected = new HashSet<>(journal.corrected(ids));
         Map<UUID, String> names = people.names();
+        EntryRights.OfPerson mine = rights.mine();
         List<JournalLine> lines = entries.stream()
                 .map(entry -> new JournalLine(entry.id(), entry.happenedAt(), entry.recordedAt(),
                         names.getOrDefault(entry.recordedBy(), "?"),
                         view(deeds.read(entry.kind(), entry.version(), entry.payload())),
                         entry.corrects().orElse(null),
-                        !entry.isWithdrawal() && !corrected.contains(entry.id()), clashes.get(entry.id())))
+                        !entry.isWithdrawal() && !corrected.contains(entry.id()), mine.mayCorrect(entry),
+                        mine.mayTakeAway(entry), clashes.get(entry.id())))
                 .toList();
         return Page.of(lines, found.size() > most ? Optional.of(entries.getLast().sequence()) : Optional.empty());
     }

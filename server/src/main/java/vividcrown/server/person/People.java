@@ -3,6 +3,7 @@ package vividcrown.server.person;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import java.util.concurrent.TimeUnit;
@@ -137,10 +138,9 @@ public class People {
         return true;
     }
 
-    /** Whether somebody is an owner of the operation, or was one when they left. */
-    public boolean isOwner(UUID person) {
-        return jdbc.sql("select exists (select from person where id = ? and role = 'OWNER')").param(person)
-                .query(Boolean.class).single();
+    /** Those who are owners of the operation, or were when they left. */
+    public Set<UUID> owners() {
+        return Set.copyOf(jdbc.sql("select id from person where role = 'OWNER'").query(UUID.class).list());
     }
 
     /** Names of everybody who is or was in the operation, by id. */

@@ -1,6 +1,7 @@
 package vividcrown.server.problem;
 
 import jakarta.persistence.PersistenceException;
+import jakarta.servlet.http.HttpServletRequest;
 import java.net.URI;
 import java.sql.SQLException;
 import java.util.List;
@@ -20,6 +21,7 @@ import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Wrong;
 
 /** Turns refusals into problem details (RFC 9457). */
 @RestControllerAdvice
@@ -48,6 +50,16 @@ class ProblemAdvice extends ResponseEntityExceptionHandler {
         return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
                 .header(HttpHeaders.RETRY_AFTER, Problems.COME_AGAIN_SECONDS)
                 .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "unavailable", UNAVAILABLE, List.of()));
+    }
+
+    /** Core refused a value, and nobody before it: who sent it can change it. Where nothing was sent it is the program's fault. */
+    @ExceptionHandler
+    ResponseEntity<ProblemDetail> wrong(Wrong wrong, HttpServletRequest request) {
+        if (request.getMethod().equals("GET")) {
+            return failed(wrong);
+        }
+        LOG.warn("A value was refused by core alone; the door before it should know its bounds", wrong);
+        return refused(Refusal.invalid("", String.valueOf(wrong.getMessage())));
     }
 
     @ExceptionHandler(RuntimeException.class)

@@ -20,7 +20,7 @@ import vividcrown.server.support.Client;
 @ExtendWith(Application.class)
 class AnyRequestTest {
 
-    private static final int ROUNDS = Integer.getInteger("crown.requests", 2_400);
+    private static final int ROUNDS = Integer.getInteger("crown.requests", 834);
 
     private final Application.Running application;
 
