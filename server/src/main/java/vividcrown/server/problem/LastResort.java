@@ -49,7 +49,8 @@ class LastResort extends OncePerRequestFilter {
             if (response.isCommitted()) {
                 throw failed;
             }
-            boolean comesAgain = !ofDatabase(failed);
+            // a refusal that got here could not be written down to its end, the session with it: it is said when it is sent again
+            boolean comesAgain = !ofDatabase(failed) && causes(failed).noneMatch(Refusal.class::isInstance);
             note(LOG, "A request failed outside of any controller", failed);
             response.reset();
             response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);

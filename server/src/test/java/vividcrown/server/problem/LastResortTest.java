@@ -34,4 +34,10 @@ class LastResortTest {
         assertThat(fault.getHeader("Retry-After")).isNull();
         assertThat(fault.getContentAsString()).contains("tell whoever keeps the program").doesNotContain("half");
     }
+
+    /** The database went away between the refusal and its answer: the refusal alone is what the framework passes on. */
+    @Test
+    void a_refusal_that_could_not_be_told_is_sent_again() throws ServletException, IOException {
+        assertThat(answerTo(Refusal.invalid("day", "It lies ahead.")).getStatus()).isEqualTo(503);
+    }
 }
