@@ -39,6 +39,8 @@ class SecurityConfiguration {
                 .addFilterAfter(new OperationFilter(), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        // what else is at the address' domain is not ours to bind
+                        .httpStrictTransportSecurity(only -> only.includeSubDomains(false))
                         // links let people in: no other place is to read them
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                         .permissionsPolicyHeader(policy -> policy.policy(PERMISSIONS)))

@@ -179,7 +179,8 @@ class SignInTest {
                 .allMatch(cookie -> cookie.contains("Secure"));
         assertThat(in.headers().allValues("Set-Cookie")).filteredOn(cookie -> !cookie.startsWith("XSRF-TOKEN="))
                 .allMatch(cookie -> cookie.contains("HttpOnly"));
-        assertThat(in.header("Strict-Transport-Security")).contains("max-age=31536000");
+        assertThat(in.header("Strict-Transport-Security")).contains("max-age=31536000")
+                .doesNotContain("includeSubDomains");
         assertThat(in.header("Referrer-Policy")).isEqualTo("no-referrer");
         Client plain = fromAnywhere();
         Client.Answer there = tried(plain, demo.ownerEmail(), DemoOperation.PASSWORD);
