@@ -248,4 +248,79 @@ class OrderTest {
         assertThat(crew.post(PREVIEW, Map.of("csv", csv)).status()).isEqualTo(403);
         assertThat(crew.get("/api/v1/exports/orders.csv").status()).isEqualTo(403);
     }
+
+    /** A list from another operation has codes of its own; read twice, its orders are there once, and nobody else's are changed. */
+    @Test
+    void orders_of_another_operation_come_in_once_however_often_they_are_read() {
+        String csv = """
+                for,product,count,until,code
+                Moss End,LAYING_QUEENS,3,2026-07-14,Q99-77
+                """;
+        int before = owner.list("/api/v1/orders").size();
+        for (int time = 0; time < 3; time++) {
+            assertThat(
+                    owner.put("/api/v1/imports/orders/" + UUID.randomUUID(), Map.of("csv", csv, "skipBadRows", false))
+                            .status())
+                    .isEqualTo(200);
+        }
+        assertThat(owner.list("/api/v1/orders")).hasSize(before + 1);
+        String known = owner.list("/api/v1/orders").get(0).path("code").asString();
+        Client.Answer clash = owner.put("/api/v1/imports/orders/" + UUID.randomUUID(),
+                Map.of("csv", csv.replace("Q99-77", known), "skipBadRows", false));
+        assertThat(clash.status()).isEqualTo(422);
+        assertThat(clash.findings()).singleElement().asString().contains("the order of somebody else here");
+    }
+
+    /** OWASP, CSV injection: a sheet reckons what begins like a formula. */
+    @Test
+    void what_looks_like_a_formula_goes_out_as_text_and_comes_in_as_it_was() {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> terms = order(2, "2026-06-20", "2026-06-25");
+        terms.put("customer", "=HYPERLINK(\"http://evil.invalid\")");
+        terms.put("note", "-2 if late");
+        assertThat(takes(owner, id, terms).status()).isEqualTo(200);
+        String csv = owner.get("/api/v1/exports/orders.csv").text();
+        assertThat(csv).contains("\"'=HYPERLINK(").contains("'-2 if late").doesNotContain("\n=HYPERLINK")
+                .doesNotContain("\n\"=HYPERLINK");
+        owner.put("/api/v1/imports/orders/" + UUID.randomUUID(), Map.of("csv", csv, "skipBadRows", false));
+        assertThat(line(id.toString()).path("order").path("customer").asString()).startsWith("=HYPERLINK(");
+        assertThat(line(id.toString()).path("order").path("note").asString()).isEqualTo("-2 if late");
+    }
+
+    @Test
+    void crew_see_what_is_to_be_handed_over_and_neither_money_nor_remarks_nor_what_is_closed() {
+        UUID id = UUID.randomUUID();
+        Map<String, Object> terms = order(2, "2026-06-20", "2026-06-25");
+        terms.put("deposit", 120);
+        terms.put("note", "pays late");
+        takes(owner, id, terms);
+        String declined = takes(1);
+        owner.tell("ORDER_MOVED_ON", "order", declined, "state", "DECLINED");
+        Client crew = application.signedIn(demo.crewEmail());
+        JsonNode seen = crew.list("/api/v1/orders");
+        assertThat(seen.valueStream().map(one -> one.path("id").asString())).contains(id.toString())
+                .doesNotContain(declined);
+        assertThat(seen.toString()).contains("Fell Side").doesNotContain("pays late").doesNotContain("\"deposit\"");
+        assertThat(crew.get("/api/v1/journal?subject=" + id).text()).contains("Fell Side").doesNotContain("pays late");
+        assertThat(owner.get("/api/v1/journal?subject=" + id).text()).contains("pays late");
+        assertThat(line(id.toString()).path("order").path("deposit").asInt()).isEqualTo(120);
+    }
+
+    @Test
+    void crew_do_not_take_away_what_an_owner_recorded() {
+        Client crew = application.signedIn(demo.crewEmail());
+        UUID hive = owner.freeHive(0);
+        LocalDate day = LocalDate.of(2026, 6, 9);
+        Map<String, Object> ofOwner = Client.entry(day, Client.deed("HIVE_NOTED", "hive", hive, "text", "heavy"));
+        Map<String, Object> ofCrew = Client.entry(day, Client.deed("HIVE_NOTED", "hive", hive, "text", "light"));
+        owner.record(ofOwner);
+        crew.record(ofCrew);
+        Client.Answer refused = crew.record(Client.withdrawal(ofOwner, day));
+        assertThat(refused.status()).isEqualTo(403);
+        assertThat(refused.findings()).singleElement().asString().contains("An owner recorded this");
+        assertThat(crew.record(Client.withdrawal(ofCrew, day)).status()).isEqualTo(200);
+        Map<String, Object> corrected = Client.entry(day, Client.deed("HIVE_NOTED", "hive", hive, "text", "middling"));
+        corrected.put("corrects", ofOwner.get("id"));
+        assertThat(crew.record(corrected).status()).isEqualTo(200);
+    }
 }
