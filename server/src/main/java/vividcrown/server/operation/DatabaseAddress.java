@@ -28,9 +28,7 @@ record DatabaseAddress(String jdbcUrl, String user, String password) {
     /** What the other programs of PostgreSQL call what the driver calls {@code targetServerType}. */
     private static final String OTHERS_SAY = "target_session_attrs=";
     /** Seconds. A host that is away is found out before somebody at a hive puts the phone back into the pocket. */
-    private static final String SOON = "connectTimeout=2&loginTimeout=2&hostRecheckSeconds=1";
-    /** Seconds. A connection that says nothing for longer is given up; no statement takes as long. */
-    private static final String AT_LAST = "socketTimeout=120&tcpKeepAlive=true";
+    private static final String SOON = "connectTimeout=2&loginTimeout=2&hostRecheckSeconds=1&tcpKeepAlive=true";
 
     /** @throws IllegalArgumentException with what to set, if it is no such address */
     static DatabaseAddress parse(String url) {
@@ -50,7 +48,6 @@ record DatabaseAddress(String jdbcUrl, String user, String password) {
 
     private static String options(List<String> hosts, String asked) {
         List<String> options = new ArrayList<>(List.of(SOON.split("&")));
-        options.addAll(List.of(AT_LAST.split("&")));
         if (hosts.size() > 1) {
             options.add("targetServerType=primary");
         }

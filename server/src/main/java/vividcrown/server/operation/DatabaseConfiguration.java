@@ -26,6 +26,9 @@ import org.springframework.jdbc.datasource.DelegatingDataSource;
 class DatabaseConfiguration {
 
     private static final UUID NO_OPERATION = new UUID(0, 0);
+    private static final int CONNECTIONS = 16;
+    /** A connection that says nothing for longer is given up. Migrations, which go by the other way, may take as long as they take. */
+    private static final String SILENT_SECONDS = "120";
     private static final long AWAY_AFTER_MILLIS = 1_500;
     /** How long a busy pool is waited for, though the database is there. */
     private static final Duration BUSY_FOR = Duration.ofSeconds(10);
@@ -39,7 +42,8 @@ class DatabaseConfiguration {
     @Bean
     @Primary
     DataSource dataSource(CrownProperties properties) {
-        HikariDataSource pool = pool(properties, 12);
+        HikariDataSource pool = pool(properties, CONNECTIONS);
+        pool.addDataSourceProperty("socketTimeout", SILENT_SECONDS);
         // The pool opens its first connection when asked for one: by then Flyway has made the role.
         pool.setConnectionInitSql("set role crown_app");
         return new OperationDataSource(pool);
