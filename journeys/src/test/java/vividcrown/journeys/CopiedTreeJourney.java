@@ -35,6 +35,14 @@ class CopiedTreeJourney {
         run(folder, "rm", "-rf", folder.toString());
     }
 
+    /** A folder with nothing but the command in it. */
+    private Path tree() throws Exception {
+        Path one = Files.createDirectory(folder.resolve("one"));
+        Files.setPosixFilePermissions(one, PosixFilePermissions.fromString("rwxr-xr-x"));
+        run(folder, "cp", Application.projectRoot().resolve("crown").toString(), one.toString());
+        return one;
+    }
+
     private static String run(Path in, String... command) throws IOException, InterruptedException {
         Process process = new ProcessBuilder(command).directory(in.toFile()).redirectErrorStream(false)
                 .redirectError(ProcessBuilder.Redirect.INHERIT).start();
@@ -49,9 +57,7 @@ class CopiedTreeJourney {
 
     @Test
     void a_copy_never_speaks_to_the_database_of_the_original() throws Exception {
-        Path one = Files.createDirectory(folder.resolve("one"));
-        Files.setPosixFilePermissions(one, PosixFilePermissions.fromString("rwxr-xr-x"));
-        run(folder, "cp", Application.projectRoot().resolve("crown").toString(), one.toString());
+        Path one = tree();
         String original = run(one, "./crown", "db", "yard");
         sql(original, "create table hive (code text); insert into hive values ('of the original')");
         sql(original, "checkpoint");
@@ -72,9 +78,7 @@ class CopiedTreeJourney {
 
     @Test
     void a_number_that_is_somebody_elses_after_a_restart_is_not_believed() throws Exception {
-        Path one = Files.createDirectory(folder.resolve("one"));
-        Files.setPosixFilePermissions(one, PosixFilePermissions.fromString("rwxr-xr-x"));
-        run(folder, "cp", Application.projectRoot().resolve("crown").toString(), one.toString());
+        Path one = tree();
         String address = run(one, "./crown", "db", "yard");
         sql(address, "create table hive (code text)");
         run(one, "./crown", "stop");

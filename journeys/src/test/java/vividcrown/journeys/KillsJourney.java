@@ -141,16 +141,8 @@ class KillsJourney {
             } catch (UncheckedIOException brokenOff) {
                 // to a phone it is as if there were no signal
             }
-            pause();
+            Client.pause(100);
         }
         odd.add("an entry never came through");
-    }
-
-    private static void pause() {
-        try {
-            Thread.sleep(100);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
-        }
     }
 }

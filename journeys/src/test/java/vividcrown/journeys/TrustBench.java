@@ -73,7 +73,7 @@ class TrustBench {
                 Random random = new Random(person);
                 people.add(Thread.ofVirtual().start(() -> {
                     for (int act = 0; act < ACTS; act++) {
-                        pause(random.nextInt(2 * SECONDS_BETWEEN * 1000));
+                        Client.pause(random.nextInt(2 * SECONDS_BETWEEN * 1000));
                         boolean look = act % 4 == 0;
                         long begun = System.nanoTime();
                         int status = look
@@ -100,14 +100,6 @@ class TrustBench {
     private static double part(Queue<Long> times, double part) {
         List<Long> sorted = times.stream().sorted().toList();
         return sorted.get((int) Math.min(sorted.size() - 1, part * sorted.size())) / 1e6;
-    }
-
-    private static void pause(long milliseconds) {
-        try {
-            Thread.sleep(milliseconds);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
-        }
     }
 
     /** One database, a thousand operations: what it costs each of them that the others are there. */

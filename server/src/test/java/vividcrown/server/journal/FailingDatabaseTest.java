@@ -40,7 +40,7 @@ class FailingDatabaseTest {
         Thread cutting = Thread.ofPlatform().start(() -> {
             while (!over.get()) {
                 database.sql(CUT).query(Long.class).single();
-                pause(400);
+                Client.pause(400);
             }
         });
         TreeSet<Integer> answers = new TreeSet<>();
@@ -73,19 +73,11 @@ class FailingDatabaseTest {
             assertThat(answer.status()).as(answer.text()).isIn(200, 503);
             if (answer.status() == 503) {
                 assertThat(answer.json().path("type").asString()).isEqualTo("urn:vividcrown:unavailable");
-                pause(15);
+                Client.pause(15);
             }
             return answer.status();
         } catch (UncheckedIOException brokenOff) {
             return 503;
-        }
-    }
-
-    private static void pause(long milliseconds) {
-        try {
-            Thread.sleep(milliseconds);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
         }
     }
 }

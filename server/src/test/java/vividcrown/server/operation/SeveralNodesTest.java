@@ -114,7 +114,7 @@ class SeveralNodesTest {
                         if (status != 503) {
                             odd.add("answered with " + status);
                         }
-                        pause(100);
+                        Client.pause(100);
                     }
                 }
             }));
@@ -148,14 +148,6 @@ class SeveralNodesTest {
             return client.record(entry).status();
         } catch (UncheckedIOException brokenOff) {
             return 503;
-        }
-    }
-
-    private static void pause(long milliseconds) {
-        try {
-            Thread.sleep(milliseconds);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
         }
     }
 }

@@ -150,6 +150,15 @@ public final class Client {
         }
     }
 
+    /** As a phone waits before it sends again. */
+    public static void pause(long milliseconds) {
+        try {
+            Thread.sleep(milliseconds);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+        }
+    }
+
     // --- the work, in the words of the trade -------------------------------------------------------------------
 
     /** A deed: its kind, then names and values of its parts. */
