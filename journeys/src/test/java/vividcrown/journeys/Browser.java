@@ -9,12 +9,13 @@ import com.microsoft.playwright.options.ServiceWorkerPolicy;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
+import org.junit.jupiter.api.extension.AfterAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
 
 /** Debian's Chromium, headless, started once for all journeys. */
-public final class Browser implements ParameterResolver {
+public final class Browser implements ParameterResolver, AfterAllCallback {
 
     private static final ExtensionContext.Namespace NAMESPACE = ExtensionContext.Namespace.create(Browser.class);
     /** A machine that does other work meanwhile is slow, and not wrong. */
@@ -65,6 +66,15 @@ public final class Browser implements ParameterResolver {
     @Override
     public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
         return extension.getRoot().getStore(NAMESPACE).getOrComputeIfAbsent(Running.class, _ -> start(), Running.class);
+    }
+
+    /** What is left open goes on drawing and asking, and takes the machine from the journeys that follow. */
+    @Override
+    public void afterAll(ExtensionContext extension) {
+        Running running = extension.getRoot().getStore(NAMESPACE).get(Running.class, Running.class);
+        if (running != null) {
+            List.copyOf(running.browser().contexts()).forEach(BrowserContext::close);
+        }
     }
 
     private static Running start() {

@@ -26,6 +26,7 @@ import vividcrown.server.journal.NewEntry;
 import vividcrown.server.journal.WholeRecord;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
+import vividcrown.server.problem.Misread;
 import vividcrown.server.problem.Refusal;
 
 /** Brings an archive back into an operation in which nothing is recorded yet: all of it, or nothing. */
@@ -65,7 +66,7 @@ class ArchiveReader {
             reading.all(json);
         } catch (JacksonException broken) {
             reading.say("line %d".formatted(broken.getLocation().getLineNr()), Sentence
-                    .of("refusal.archiveBroken", String.valueOf(broken.getOriginalMessage())).toString());
+                    .of("refusal.archiveBroken", Misread.of(broken).getFirst().message()).toString());
         }
         if (!reading.findings.isEmpty()) {
             throw Refusal.invalid(reading.findings);

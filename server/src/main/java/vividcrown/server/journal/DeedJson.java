@@ -18,6 +18,7 @@ import tools.jackson.databind.SerializationContext;
 import tools.jackson.databind.ValueDeserializer;
 import tools.jackson.databind.ValueSerializer;
 import tools.jackson.databind.cfg.DateTimeFeature;
+import tools.jackson.databind.cfg.EnumFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.module.SimpleModule;
 import vividcrown.core.hive.Spot;
@@ -45,6 +46,9 @@ public final class DeedJson {
             .changeDefaultVisibility(seen -> seen.withIsGetterVisibility(JsonAutoDetect.Visibility.NONE))
             .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
             .enable(DeserializationFeature.FAIL_ON_NULL_CREATOR_PROPERTIES)
+            // two and a half frames are not two, and the third of the kinds is no kind
+            .disable(DeserializationFeature.ACCEPT_FLOAT_AS_INT)
+            .enable(EnumFeature.FAIL_ON_NUMBERS_FOR_ENUMS)
             .disable(DateTimeFeature.ADJUST_DATES_TO_CONTEXT_TIME_ZONE)
             .addMixIn(Spot.class, SpotNamed.class).addMixIn(Source.class, SourceNamed.class)
             .addModule(new SimpleModule().addSerializer(Sentence.class, new SentenceWriter())

@@ -3,9 +3,11 @@ package vividcrown.server.problem;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import vividcrown.server.support.Application;
@@ -105,5 +107,20 @@ class MisreadTest {
                 .contains("a character in it that no text has");
         assertThat(owner.post("/api/v1/people/invitations", Map.of("name", "\uD83D\uDC1D", "role", "CREW")).status())
                 .as("a whole one is welcome").isEqualTo(200);
+    }
+
+    @Test
+    void half_a_count_in_a_deed_and_a_kind_by_its_number_are_refused() {
+        Client owner = application.signedIn(application.demo().ownerEmail());
+        Map<String, Object> terms = new HashMap<>(
+                Map.of("customer", "Moss End", "ownNeed", false, "product", "LAYING_QUEENS",
+                        "count", 2.5, "from", "2026-07-10", "until", "2026-07-14", "priority", 2));
+        Client.Answer half = owner.tell("ORDER_TAKEN", "order", UUID.randomUUID(), "code", "", "terms", terms);
+        assertThat(half.status()).isEqualTo(422);
+        assertThat(half.findings()).singleElement().asString().contains("no number that can be used here");
+        terms.put("count", 2);
+        terms.put("product", 1);
+        assertThat(owner.tell("ORDER_TAKEN", "order", UUID.randomUUID(), "code", "", "terms", terms).findings())
+                .singleElement().asString().contains("is not known here. Known are: RIPE_CELLS");
     }
 }
