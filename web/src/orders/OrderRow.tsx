@@ -30,7 +30,8 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
   const [unfolded, setUnfolded] = useState(false)
   const [opened, setOpened] = useState<'form' | 'queens'>()
   const { order } = line
-  const { today } = useSession()
+  const { today, role } = useSession()
+  const owner = role === 'OWNER'
   const due = order.from <= today
   const open = line.state === 'ASKED' || line.state === 'PROMISED'
   const waiting = line.promised.filter((queen) => !queen.delivered)
@@ -97,7 +98,7 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
             {order.note && ` · ${order.note}`}
           </p>
           <p className="mt-2 flex flex-wrap gap-3">
-            {NEXT[line.state].map((state) => (
+            {(owner ? NEXT[line.state] : []).map((state) => (
               <button
                 key={state}
                 className="act"
@@ -130,7 +131,7 @@ export function OrderRow({ line, standing }: { line: OrderLine; standing: Standi
                 onHand={(count) => hand.mutate({ queens: [], count })}
               />
             )}
-            {open && (
+            {owner && open && (
               <button
                 className="act"
                 aria-expanded={opened === 'form'}

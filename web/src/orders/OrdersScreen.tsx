@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next'
 import { Link, useSearchParams } from 'react-router'
 import type { OrderLine } from '../api/types'
 import { seasonQuery } from '../season/queries'
+import { useSession } from '../session/queries'
 import { Answer, More, Page } from '../ui/Page'
 import { OrderForm } from './OrderForm'
 import { OrderRow } from './OrderRow'
@@ -20,6 +21,7 @@ export default function OrdersScreen() {
   const own = Number(search.get('own') ?? 0)
   const [taking, setTaking] = useState(own > 0)
   const orders = useOrders()
+  const takes = useSession().role === 'OWNER'
   return (
     <Page
       title={t('order.title')}
@@ -29,17 +31,19 @@ export default function OrdersScreen() {
           <Link to="/season" className="act inline-flex items-center">
             {t('nav.season')}
           </Link>
-          <button
-            className="act act-main"
-            aria-expanded={taking}
-            onClick={() => setTaking(!taking)}
-          >
-            {t('order.new')}
-          </button>
+          {takes && (
+            <button
+              className="act act-main"
+              aria-expanded={taking}
+              onClick={() => setTaking(!taking)}
+            >
+              {t('order.new')}
+            </button>
+          )}
         </>
       }
     >
-      {taking && (
+      {takes && taking && (
         <OrderForm
           {...(own > 0 && {
             need: { count: Math.min(own, MOST), customer: search.get('for') ?? '' },

@@ -7,6 +7,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -14,6 +15,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.Cluster;
 
 /** Backup, ruin, restore: the same again. By the commands that people type. */
 class BackupJourney {
@@ -46,7 +48,7 @@ class BackupJourney {
     }
 
     private String founded() throws Exception {
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         Path window = folder.resolve("window.txt");
         Process server = Server.start(address, port, ProcessBuilder.Redirect.to(window.toFile()));
         try {
@@ -68,7 +70,7 @@ class BackupJourney {
     }
 
     private String yards() throws Exception {
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         Process server = Server.start(address, port);
         try {
             return new Client("http://127.0.0.1:" + port).signIn(EMAIL, PASSWORD).get("/api/v1/yards").text();
@@ -110,6 +112,31 @@ class BackupJourney {
         assertThat(crown("backup", later).exit()).isZero();
         sql("delete from flyway_schema_history where version = '999'");
         refused(crown("restore", later, "--over"), "made by a newer version");
+        assertThat(yards()).isEqualTo(before);
+    }
+
+    private String databases() throws IOException, InterruptedException {
+        Process psql = new ProcessBuilder("psql", address, "-Atc", "select datname from pg_database").start();
+        String names = new String(psql.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        assertThat(psql.waitFor()).isZero();
+        return names;
+    }
+
+    @Test
+    void a_drill_reads_a_backup_back_counts_it_and_leaves_nothing_behind() throws Exception {
+        String before = founded();
+        String file = folder.resolve("ridge.dump").toString();
+        crown("backup", file);
+        Said drilled = crown("drill", file);
+        assertThat(drilled.exit()).as(drilled.text()).isZero();
+        assertThat(drilled.text()).contains("was read back whole")
+                .containsPattern("in it +1 operations, 1 people, 1 entries")
+                .containsPattern("here now +1 operations, 1 people, 1 entries");
+        byte[] whole = Files.readAllBytes(Path.of(file));
+        Path half = Files.write(folder.resolve("half.dump"), Arrays.copyOf(whole, whole.length / 2));
+        refused(crown("drill", half.toString()), "it would not help you");
+        refused(crown("restore", half.toString(), "--over"), "Nothing was changed");
+        assertThat(databases()).doesNotContain("_drill").doesNotContain("_restoring");
         assertThat(yards()).isEqualTo(before);
     }
 }

@@ -30,6 +30,7 @@ import vividcrown.server.journal.TenSeasons;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.Cluster;
 
 /** Measures, prints, asserts nothing: {@code ./crown bench}. */
 @ExtendWith({Application.class, Browser.class})
@@ -61,7 +62,10 @@ class Bench {
                 person, LocalDate.of(2026, 6, 9));
         double writing = seconds(seasons::write);
         database.sql("analyze").update();
-        double rebuild = seconds(() -> rebuilt(demo));
+        double rebuild = seconds(() -> {
+            application.rebuild(demo.operation());
+            return demo;
+        });
         database.sql("analyze").update();
         print("ten seasons", "%,d queens, %,d alive, %,d entries; written in %.0f s", count(database, "queen", demo),
                 database.sql("select count(*) from queen where operation_id = ? and alive").param(demo.operation())
@@ -96,14 +100,6 @@ class Bench {
         print("grafts", "%.1f ms", milliseconds(() -> owner.load("/api/v1/grafts")));
     }
 
-    private Application.Demo rebuilt(Application.Demo demo) {
-        return CurrentOperation.in(demo.operation(), () -> {
-            application.context().getBean(Rebuild.class).all(_ -> {
-            });
-            return demo;
-        });
-    }
-
     private static void beside(String what, Supplier<?> overHttp, Supplier<?> bare) {
         double first = seconds(overHttp) * 1000;
         double http = milliseconds(overHttp);
@@ -115,7 +111,7 @@ class Bench {
 
     @Test
     void start_up() throws Exception {
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         long begun = System.nanoTime();
         Process server = Server.start(application.databaseUrl(), port);
         print("start-up to the first answer", "%.1f s", (System.nanoTime() - begun) / 1e9);
@@ -180,7 +176,7 @@ class Bench {
     }
 
     /** Median of the runs after those to warm up. */
-    private static double milliseconds(Supplier<?> work) {
+    static double milliseconds(Supplier<?> work) {
         List<Double> all = new ArrayList<>();
         for (int run = -WARMING_UP; run < RUNS; run++) {
             double took = seconds(work);

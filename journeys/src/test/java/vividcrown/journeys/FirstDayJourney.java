@@ -20,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.Cluster;
 
 /** From an empty database to a laying queen, without a line of demo code. */
 @ExtendWith(Browser.class)
@@ -39,7 +40,7 @@ class FirstDayJourney {
 
     @BeforeEach
     void start(@TempDir Path folder) throws Exception {
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         address = "http://127.0.0.1:" + port;
         Path window = folder.resolve("window.txt");
         server = Server.start(Application.freshDatabase(), port, ProcessBuilder.Redirect.to(window.toFile()));

@@ -10,6 +10,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.Cluster;
 
 /** A server killed in the middle of the work: what was answered is there, sessions go on. */
 @ExtendWith(Application.class)
@@ -24,7 +25,7 @@ class KilledServerJourney {
     @Test
     void after_a_kill_the_entries_are_there_and_nobody_is_signed_out() throws Exception {
         Application.Demo demo = application.demo();
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         Process first = Server.start(application.databaseUrl(), port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         UUID queen = owner.queenId("26-02-110");
@@ -48,7 +49,7 @@ class KilledServerJourney {
         for (int row = 1; row <= 2_000; row++) {
             csv.append("K-").append(row).append(",,,,laying,2025,\n");
         }
-        int port = Server.freePort();
+        int port = Cluster.freePort();
         Process first = Server.start(application.databaseUrl(), port);
         Client owner = new Client("http://127.0.0.1:" + port).signIn(demo.ownerEmail(), "upland valley");
         String address = "/api/v1/imports/apiary/" + UUID.randomUUID();

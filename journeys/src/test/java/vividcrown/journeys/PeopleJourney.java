@@ -73,6 +73,29 @@ class PeopleJourney {
         assertThat(late.page.getByRole(AriaRole.ALERT)).containsText("was used already");
     }
 
+    @Test
+    void who_guesses_is_told_to_wait_and_the_owner_sees_it_and_comes_in() {
+        Application.Demo demo = application.demo();
+        Notebook owner = new Notebook(browser.desk(), application.address()).opensAndSignsIn(demo.ownerEmail());
+        Notebook guesser = new Notebook(browser.phone(), application.address()).opens("/");
+        Locator said = guesser.page.getByRole(AriaRole.ALERT);
+        for (int guess = 0; guess < 5; guess++) {
+            guesser.signsIn(demo.ownerEmail(), "guess number " + guess);
+            assertThat(said).containsText("do not belong together");
+        }
+        guesser.signsIn(demo.ownerEmail(), "upland valley");
+        assertThat(said).containsText("Too many passwords were wrong. Wait");
+        owner.button("Sign out").click();
+        owner.signsIn(demo.ownerEmail(), "upland valley");
+        owner.boxes("CHECK_EMERGENCE").first().waitFor();
+        owner.opens("/settings");
+        owner.page.getByText("Who came in, and who was let in").click();
+        Locator lines = owner.page.getByTestId("access");
+        assertThat(lines.first()).containsText("Ilva Torrenz signed in");
+        assertThat(lines.nth(1)).containsText("A wrong password for Ilva Torrenz");
+        assertThat(owner.faults()).isEmpty();
+    }
+
     private static void chooses(Locator row, String what) {
         row.getByRole(AriaRole.BUTTON).click();
         row.page().getByRole(AriaRole.MENUITEM, new Page.GetByRoleOptions().setName(what)).click();

@@ -2,7 +2,6 @@ package vividcrown.journeys;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
-import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Matcher;
@@ -56,12 +55,6 @@ final class Server {
             return new Client("http://127.0.0.1:" + port).get("/api/v1/session").status() < 500;
         } catch (UncheckedIOException notYet) {
             return false;
-        }
-    }
-
-    static int freePort() throws IOException {
-        try (ServerSocket socket = new ServerSocket(0)) {
-            return socket.getLocalPort();
         }
     }
 }

@@ -110,8 +110,9 @@ class TrustBench {
             Client owner = application.signedIn(demo.ownerEmail());
             JdbcClient database = JdbcClient.create(application.context().getBean("ownerDataSource", DataSource.class));
             database.sql("analyze").update();
-            double round = milliseconds(() -> owner.load("/api/v1/round"));
-            double tap = milliseconds(() -> owner.tell(DAY, "HIVE_NOTED", "hive", owner.freeHive(0), "text", "x"));
+            double round = Bench.milliseconds(() -> owner.load("/api/v1/round"));
+            double tap = Bench
+                    .milliseconds(() -> owner.tell(DAY, "HIVE_NOTED", "hive", owner.freeHive(0), "text", "x"));
             long begun = System.nanoTime();
             copies(database, demo.operation());
             double writing = (System.nanoTime() - begun) / 1e9;
@@ -124,25 +125,13 @@ class TrustBench {
                     database.sql("select pg_size_pretty(pg_database_size(current_database()))").query(String.class)
                             .single(),
                     writing, vacuum);
-            double then = milliseconds(() -> owner.load("/api/v1/round"));
-            double tapThen = milliseconds(() -> owner.tell(DAY, "HIVE_NOTED", "hive", owner.freeHive(0), "text", "x"));
+            double then = Bench.milliseconds(() -> owner.load("/api/v1/round"));
+            double tapThen = Bench
+                    .milliseconds(() -> owner.tell(DAY, "HIVE_NOTED", "hive", owner.freeHive(0), "text", "x"));
             print("the round of one: alone %.1f ms, among all %.1f ms, ratio %.2f, target 1.2", round, then,
                     then / round);
             print("a note taken down: alone %.1f ms, among all %.1f ms, ratio %.2f", tap, tapThen, tapThen / tap);
         }
-    }
-
-    private static double milliseconds(Runnable work) {
-        for (int time = 0; time < 60; time++) {
-            work.run();
-        }
-        List<Long> times = new ArrayList<>();
-        for (int time = 0; time < 41; time++) {
-            long begun = System.nanoTime();
-            work.run();
-            times.add(System.nanoTime() - begun);
-        }
-        return times.stream().sorted().toList().get(20) / 1e6;
     }
 
     /** Every row of one operation for each of the others, under ids made of the old ones; the record several times over. */

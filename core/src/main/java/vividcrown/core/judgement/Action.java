@@ -39,11 +39,12 @@ public enum Action {
     /** What the queen must be found for before anything else is done, if one may be in there: empty where nothing hangs on it. */
     public Optional<WhySearch> findsHerFor() {
         return switch (this) {
-            case REQUEEN -> Optional.of(WhySearch.TAKE_OUT);
+            // in the hive that is joined she would meet the better one: a search in vain leaves it undone
+            case REQUEEN, UNITE -> Optional.of(WhySearch.TAKE_OUT);
             case REMOVE_CELLS -> Optional.of(WhySearch.CAGE);
             case MARK_BOTH -> Optional.of(WhySearch.MARK);
             // whether she is worth keeping is seen when she is in hand
-            case ARTIFICIAL_SWARM, UNITE, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
+            case ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
             case LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, GIVE_CELL, GIVE_QUEEN,
                     BROOD_THEN_QUEEN, GIVE_FRAME_WITH_CELLS, BROOD_WEEKLY ->
                 Optional.empty();

@@ -10,8 +10,11 @@ public final class Closing {
     private Closing() {
     }
 
-    /** @param held how she is kept, if she was found */
-    public static List<Sentence> order(Search search, Held held) {
+    /**
+     * @param held how she is kept, if she was found
+     * @param why what she was wanted for: whoever takes a queen out is told while she is in the hive still
+     */
+    public static List<Sentence> order(Search search, Held held, WhySearch why) {
         List<Sentence> all = new ArrayList<>();
         all.add(Sentence.of("search.close.same"));
         all.add(Sentence.of("search.close.wax"));
@@ -32,6 +35,9 @@ public final class Closing {
         all.add(Sentence.of("search.close.lid"));
         if (search.found().isPresent() && held.isCaged()) {
             all.add(Sentence.of("search.close.held"));
+        }
+        if (search.found().isPresent() && why == WhySearch.TAKE_OUT && held.isOnHerComb()) {
+            all.add(Sentence.of("search.close.stillIn"));
         }
         return all;
     }

@@ -135,11 +135,13 @@ class SearchWordTest {
         List<SearchAct> acts = new ArrayList<>();
         acts.add(new SearchAct.Looked(new Place.OnComb(1, 1, FrameSide.NEAR), Shows.FOOD));
         acts.add(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR)));
-        List<String> found = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED).stream().map(Object::toString)
+        List<String> found = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED, WhySearch.KEEP_SAFE).stream()
+                .map(Object::toString)
                 .toList();
         assertThat(found).anyMatch(one -> one.contains("Her comb last") && one.contains("slot 4"));
         acts.removeLast();
-        List<String> unseen = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED).stream().map(Object::toString)
+        List<String> unseen = Closing.order(Search.after(HIVE, of(), acts), Held.NOTED, WhySearch.KEEP_SAFE).stream()
+                .map(Object::toString)
                 .toList();
         assertThat(unseen).anyMatch(one -> one.contains("slot 1") && one.contains("once more"));
     }
@@ -149,12 +151,27 @@ class SearchWordTest {
     void a_queen_under_a_press_in_cage_goes_back_with_her_comb_last() {
         Search found = Search.after(HIVE, of(), List.of(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR))));
         for (Held held : Held.values()) {
-            String order = Closing.order(found, held).toString();
+            String order = Closing.order(found, held, WhySearch.KEEP_SAFE).toString();
             boolean onIt = held == Held.PRESS_IN_CAGE || held == Held.NOTED || held == Held.COMB_APART;
             assertThat(order.contains("Her comb last")).as(held + " " + order).isEqualTo(onIt);
             assertThat(order.contains("still caged")).as(held.toString())
                     .isEqualTo(held == Held.PRESS_IN_CAGE || held == Held.CATCHER || held == Held.CAGE);
         }
+    }
+
+    /** Common practice: of two queens in one hive the better one may be the one that dies. */
+    @Test
+    void who_takes_a_queen_out_is_told_while_she_is_in_the_hive_still() {
+        Search found = Search.after(HIVE, of(), List.of(new SearchAct.Found(new Place.OnComb(1, 4, FrameSide.FAR))));
+        for (Held held : Held.values()) {
+            boolean stillIn = held == Held.PRESS_IN_CAGE || held == Held.NOTED || held == Held.COMB_APART;
+            assertThat(Closing.order(found, held, WhySearch.TAKE_OUT).toString().contains("in this hive still"))
+                    .as(held.toString())
+                    .isEqualTo(stillIn);
+        }
+        assertThat(Closing.order(found, Held.NOTED, WhySearch.SHOW).toString()).doesNotContain("in this hive still");
+        assertThat(Closing.order(Search.after(HIVE, of(), List.of()), Held.NOTED, WhySearch.TAKE_OUT).toString())
+                .doesNotContain("in this hive still");
     }
 
     @Test

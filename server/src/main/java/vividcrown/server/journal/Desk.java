@@ -127,12 +127,11 @@ public class Desk {
             return;
         }
         JournalEntry original = corrected.get(told.corrects().get());
+        if (original != null) {
+            rights.mine().require(original, told.deed() instanceof Withdrawn);
+        }
         if (original == null) {
             admission.refuse("corrects", "refusal.correctsNothing");
-        } else if (!rights.mine().mayCorrect(original)) {
-            throw Refusal.forbidden(Sentence.of("refusal.ownerOnly"));
-        } else if (told.deed() instanceof Withdrawn && !rights.mine().mayTakeAway(original)) {
-            throw Refusal.forbidden(Sentence.of("refusal.ownersEntry"));
         } else if (!(told.deed() instanceof Withdrawn) && !haveOneInCommon(told, original)) {
             admission.refuse("corrects", "refusal.correctsAnother");
         } else {

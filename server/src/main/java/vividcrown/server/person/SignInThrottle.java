@@ -16,7 +16,8 @@ import vividcrown.server.problem.Refusal;
  * Slows down the guessing of passwords, by whom is guessed and from where, as OWASP's Authentication Cheat Sheet advises
  * (waits that double, known devices apart) and NIST SP 800-63B 5.2.2 (at most a hundred wrong ones in a row). Nobody who signs
  * in on a device of theirs is kept out by what is guessed elsewhere. Kept in the database, so that every node counts the
- * same; each try is counted before its password is looked at.
+ * same; each try is counted before its password is looked at. The hundred is NIST's; the other bounds are common practice, from
+ * memory.
  */
 @Component
 class SignInThrottle {

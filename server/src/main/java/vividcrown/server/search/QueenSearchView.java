@@ -144,7 +144,8 @@ public record QueenSearchView(Stop stop, String say, @Nullable SearchStepView ne
                 Math.round(search.passes() * 100) / 100.0,
                 Math.round(search.minutes() * 10) / 10.0, search.unsearched().stream().map(PlaceAt::of).toList(),
                 ReasonView.of(word.reasons()), word.cautions().stream().map(Object::toString).toList(),
-                Closing.order(search, asked.kept()).stream().map(Object::toString).toList(), leaving);
+                Closing.order(search, asked.kept(), asked.wantedFor()).stream().map(Object::toString).toList(),
+                leaving);
     }
 
     private static double rounded(double chance) {

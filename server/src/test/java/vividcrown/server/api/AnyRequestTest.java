@@ -2,19 +2,16 @@ package vividcrown.server.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.TreeSet;
-import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.springframework.jdbc.core.simple.JdbcClient;
-import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.support.AnyRequests;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.ComputedRows;
 
 /** Whatever is asked, by whomever: an answer that says what is wrong with it, never a fault of the program. */
 @ExtendWith(Application.class)
@@ -28,24 +25,12 @@ class AnyRequestTest {
         this.application = application;
     }
 
-    static List<UUID> known(Application.Running application, UUID operation) {
-        JdbcClient database = application.context().getBean(JdbcClient.class);
-        return CurrentOperation.in(operation, () -> {
-            List<UUID> ids = new ArrayList<>();
-            for (String table : List.of("yard", "hive", "box", "frame", "graft", "queen", "queen_order",
-                    "journal_entry")) {
-                ids.addAll(database.sql("select id from %s order by id limit 12".formatted(table)).query(UUID.class)
-                        .list());
-            }
-            return ids;
-        });
-    }
-
     @Test
     void no_request_finds_a_fault_of_the_program() {
         Application.Demo demo = application.demo();
         Client owner = application.signedIn(demo.ownerEmail());
-        AnyRequests any = new AnyRequests(owner.get("/api/v1/openapi").json(), known(application, demo.operation()),
+        AnyRequests any = new AnyRequests(owner.get("/api/v1/openapi").json(),
+                List.copyOf(ComputedRows.ids(application, demo.operation())),
                 Long.getLong("crown.seed", 1));
         Map<Integer, Integer> statuses = new TreeMap<>();
         TreeSet<String> faults = new TreeSet<>();

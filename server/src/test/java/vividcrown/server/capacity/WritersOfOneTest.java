@@ -30,14 +30,12 @@ class WritersOfOneTest {
         return response;
     }
 
-    @Test
-    void those_of_one_operation_wait_before_the_database_and_others_go_past_them() throws InterruptedException {
-        UUID busy = UUID.randomUUID();
+    /** Fills every place of an operation until it is told to go. */
+    private List<Thread> holds(UUID operation, CountDownLatch go) throws InterruptedException {
         CountDownLatch inside = new CountDownLatch(WritersOfOne.AT_ONCE);
-        CountDownLatch go = new CountDownLatch(1);
         List<Thread> holding = new ArrayList<>();
         for (int one = 0; one < WritersOfOne.AT_ONCE; one++) {
-            holding.add(Thread.ofVirtual().start(() -> asked(busy, "POST", (_, _) -> {
+            holding.add(Thread.ofVirtual().start(() -> asked(operation, "POST", (_, _) -> {
                 inside.countDown();
                 try {
                     go.await();
@@ -47,13 +45,24 @@ class WritersOfOneTest {
             })));
         }
         assertThat(inside.await(10, TimeUnit.SECONDS)).isTrue();
+        return holding;
+    }
+
+    @Test
+    void those_of_one_operation_wait_before_the_database_and_others_go_past_them() throws InterruptedException {
+        UUID busy = UUID.randomUUID();
+        CountDownLatch go = new CountDownLatch(1);
+        List<Thread> holding = holds(busy, go);
         List<String> past = new ArrayList<>();
         asked(UUID.randomUUID(), "POST", (_, _) -> past.add("another operation"));
         asked(busy, "GET", (_, _) -> past.add("one who reads"));
         assertThat(past).containsExactly("another operation", "one who reads");
         CountDownLatch later = new CountDownLatch(1);
         Thread next = Thread.ofVirtual().start(() -> asked(busy, "POST", (_, _) -> later.countDown()));
-        assertThat(later.getCount()).isEqualTo(1);
+        while (next.getState() != Thread.State.TIMED_WAITING && next.isAlive()) {
+            Thread.onSpinWait();
+        }
+        assertThat(later.getCount()).as("it waits").isEqualTo(1);
         go.countDown();
         assertThat(later.await(10, TimeUnit.SECONDS)).as("its turn comes").isTrue();
         next.join();
@@ -65,19 +74,8 @@ class WritersOfOneTest {
     @Test
     void who_waits_too_long_is_told_to_come_again() throws InterruptedException {
         UUID busy = UUID.randomUUID();
-        CountDownLatch inside = new CountDownLatch(WritersOfOne.AT_ONCE);
         CountDownLatch go = new CountDownLatch(1);
-        for (int one = 0; one < WritersOfOne.AT_ONCE; one++) {
-            Thread.ofVirtual().start(() -> asked(busy, "POST", (_, _) -> {
-                inside.countDown();
-                try {
-                    go.await();
-                } catch (InterruptedException interrupted) {
-                    Thread.currentThread().interrupt();
-                }
-            }));
-        }
-        assertThat(inside.await(10, TimeUnit.SECONDS)).isTrue();
+        holds(busy, go);
         MockHttpServletResponse answer = asked(busy, "POST", (_, _) -> {
             throw new AssertionError("there is no place");
         });

@@ -184,11 +184,7 @@ class JournalTest {
         promisesAQueen();
         Map<String, List<String>> before = ComputedRows.of(application, demo.operation());
         assertThat(before.get("contradiction")).hasSize(2);
-        CurrentOperation.in(demo.operation(), () -> {
-            application.context().getBean(Rebuild.class).all(_ -> {
-            });
-            return demo;
-        });
+        application.rebuild(demo.operation());
         Map<String, List<String>> after = ComputedRows.of(application, demo.operation());
         before.forEach((table, rows) -> assertThat(after.get(table)).as(table).containsExactlyElementsOf(rows));
     }

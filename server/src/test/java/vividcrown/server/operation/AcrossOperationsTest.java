@@ -3,7 +3,6 @@ package vividcrown.server.operation;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -33,23 +32,6 @@ class AcrossOperationsTest {
         this.application = application;
     }
 
-    /** Every id of theirs in every table, but for those that everybody has. */
-    private Set<UUID> theirs(UUID operation) {
-        JdbcClient database = application.context().getBean(JdbcClient.class);
-        return CurrentOperation.in(operation, () -> {
-            Set<UUID> ids = new HashSet<>();
-            database.sql("""
-                    select c.table_name, c.column_name from information_schema.columns c
-                    where c.table_schema = 'public' and c.data_type = 'uuid' and exists (
-                        select from information_schema.columns o where o.table_schema = 'public'
-                            and o.table_name = c.table_name and o.column_name = 'operation_id')""")
-                    .query((row, _) -> List.of(row.getString(1), row.getString(2))).list()
-                    .forEach(column -> ids.addAll(database.sql("select distinct %s from %s where %s is not null"
-                            .formatted(column.get(1), column.get(0), column.get(1))).query(UUID.class).list()));
-            return ids;
-        });
-    }
-
     private int entries(UUID operation) {
         return CurrentOperation.in(operation, () -> application.context().getBean(JdbcClient.class)
                 .sql("select count(*) from journal_entry").query(Integer.class).single());
@@ -76,15 +58,14 @@ class AcrossOperationsTest {
     void nothing_comes_out_and_nothing_goes_in() {
         Application.Demo other = application.demo();
         Client they = withSecrets(application, other);
-        Set<UUID> ids = theirs(other.operation());
+        Set<UUID> ids = ComputedRows.ids(application, other.operation());
         Map<String, List<String>> rows = ComputedRows.of(application, other.operation());
         int recorded = entries(other.operation());
         String archive = they.get("/api/v1/exports/archive.json").json().path("entries").toString();
 
         Application.Demo own = application.demo();
         Client we = application.signedIn(own.ownerEmail());
-        Set<UUID> ours = theirs(own.operation());
-        ids.removeAll(ours);
+        ids.removeAll(ComputedRows.ids(application, own.operation()));
         assertThat(ids).as("enough to ask for").hasSizeGreaterThan(500);
         AnyRequests any = new AnyRequests(we.get("/api/v1/openapi").json(), List.copyOf(ids),
                 Long.getLong("crown.seed", 7));

@@ -31,7 +31,8 @@ class AwayDatabaseTest {
             assertThat(owner.get("/").status()).as("the start page, by somebody signed in").isEqualTo(200);
             assertThat(new Client(application.address()).get("/").status()).isEqualTo(200);
             for (Client.Answer answer : new Client.Answer[]{owner.get("/api/v1/round"), owner.record(entry),
-                    owner.get("/api/v1/session"), application.signingIn(demo.ownerEmail())}) {
+                    owner.get("/api/v1/session"),
+                    new Client(application.address()).triesToSignIn(demo.ownerEmail(), "upland valley")}) {
                 assertThat(answer.status()).as(answer.text()).isEqualTo(503);
                 assertThat(answer.header("Content-Type")).startsWith("application/problem+json");
                 assertThat(answer.header("Retry-After")).isEqualTo("5");

@@ -114,7 +114,7 @@ class SearchTest {
     /** What takes a colony apart, or its queen away, begins with finding her: unless there is hardly one. Common practice. */
     @Test
     void what_would_destroy_her_hive_begins_with_finding_her() {
-        Map<String, String> first = Map.of("REQUEEN", "TAKE_OUT", "UNITE", "KEEP_SAFE", "REMOVE_CELLS", "CAGE",
+        Map<String, String> first = Map.of("REQUEEN", "TAKE_OUT", "UNITE", "TAKE_OUT", "REMOVE_CELLS", "CAGE",
                 "ARTIFICIAL_SWARM", "KEEP_SAFE", "BREAK_UP", "KEEP_SAFE", "SHAKE_OUT", "KEEP_SAFE",
                 "SHAKE_OUT_FOR_A_NUC", "KEEP_SAFE", "MARK_BOTH", "MARK");
         int asked = 0;

@@ -53,11 +53,7 @@ class SettingsTest {
         }
         List<String> after = ComputedRows.of(running, demo.operation()).get("queen_agenda");
         assertThat(after).isNotEqualTo(before);
-        CurrentOperation.in(demo.operation(), () -> {
-            running.context().getBean(Rebuild.class).all(_ -> {
-            });
-            return demo;
-        });
+        running.rebuild(demo.operation());
         assertThat(ComputedRows.of(running, demo.operation()).get("queen_agenda")).isEqualTo(after);
     }
 

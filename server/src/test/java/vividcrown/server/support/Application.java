@@ -21,6 +21,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.VividCrown;
 import vividcrown.server.demo.DemoOperation;
+import vividcrown.server.journal.Rebuild;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
 
 /**
@@ -68,11 +70,13 @@ public final class Application implements ParameterResolver {
             return new Client(address()).signIn(email, DemoOperation.PASSWORD);
         }
 
-        /** What signing in is answered with, whatever it is. */
-        public Client.Answer signingIn(String email) {
-            Client client = new Client(address());
-            client.get("/api/v1/session");
-            return client.post("/api/v1/session", Map.of("email", email, "password", DemoOperation.PASSWORD));
+        /** Makes every computed row of an operation again. */
+        public void rebuild(UUID operation) {
+            CurrentOperation.in(operation, () -> {
+                context.getBean(Rebuild.class).all(_ -> {
+                });
+                return operation;
+            });
         }
 
         @Override

@@ -163,7 +163,8 @@ public final class Cluster implements AutoCloseable {
         }
     }
 
-    private static int freePort() {
+    /** One that nobody listens at. */
+    public static int freePort() {
         try (ServerSocket socket = new ServerSocket(0)) {
             return socket.getLocalPort();
         } catch (IOException failed) {
