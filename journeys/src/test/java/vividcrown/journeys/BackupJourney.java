@@ -6,9 +6,7 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -27,18 +25,8 @@ class BackupJourney {
     private Path folder;
     private final String address = Application.freshDatabase();
 
-    private record Said(int exit, String text) {
-    }
-
-    private Said crown(String... words) throws IOException, InterruptedException {
-        List<String> command = new ArrayList<>(List.of(Application.projectRoot().resolve("crown").toString()));
-        command.addAll(List.of(words));
-        ProcessBuilder builder = new ProcessBuilder(command).redirectErrorStream(true);
-        builder.environment().put("DATABASE_URL", address);
-        Process process = builder.start();
-        process.getOutputStream().close();
-        String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        return new Said(process.waitFor(), text);
+    private CrownScript.Said crown(String... words) throws IOException, InterruptedException {
+        return CrownScript.with(address, words);
     }
 
     private void sql(String statement) throws IOException, InterruptedException {
@@ -79,7 +67,7 @@ class BackupJourney {
         }
     }
 
-    private static void refused(Said said, String why) {
+    private static void refused(CrownScript.Said said, String why) {
         assertThat(said.exit()).as(said.text()).isNotZero();
         assertThat(said.text()).contains(why);
     }
@@ -127,7 +115,7 @@ class BackupJourney {
         String before = founded();
         String file = folder.resolve("ridge.dump").toString();
         crown("backup", file);
-        Said drilled = crown("drill", file);
+        CrownScript.Said drilled = crown("drill", file);
         assertThat(drilled.exit()).as(drilled.text()).isZero();
         assertThat(drilled.text()).contains("was read back whole")
                 .containsPattern("in it +1 operations, 1 people, 1 entries")

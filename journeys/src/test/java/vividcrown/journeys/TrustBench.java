@@ -2,6 +2,9 @@ package vividcrown.journeys;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +22,7 @@ import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
+import vividcrown.server.support.Cluster;
 
 /** Measures how it bears many people and many operations: {@code ./crown bench trust}. Prints, asserts only that all was answered. */
 @EnabledIfSystemProperty(named = "crown.bench", matches = "true")
@@ -104,8 +108,11 @@ class TrustBench {
 
     /** One database, a thousand operations: what it costs each of them that the others are there. */
     @Test
-    void a_thousand_operations_in_one_database() {
-        try (Application.Running application = Application.another()) {
+    void a_thousand_operations_in_one_database() throws IOException, InterruptedException {
+        try (Cluster cluster = Cluster.fresh(); Application.Running application = Application.on(cluster.address())) {
+            // what is written here in an hour comes in over years
+            cluster.sql("postgres", "alter system set max_wal_size = '8GB'");
+            cluster.sql("postgres", "select pg_reload_conf()");
             Application.Demo demo = application.demo();
             Client owner = application.signedIn(demo.ownerEmail());
             JdbcClient database = JdbcClient.create(application.context().getBean("ownerDataSource", DataSource.class));
@@ -131,6 +138,13 @@ class TrustBench {
             print("the round of one: alone %.1f ms, among all %.1f ms, ratio %.2f, target 1.2", round, then,
                     then / round);
             print("a note taken down: alone %.1f ms, among all %.1f ms, ratio %.2f", tap, tapThen, tapThen / tap);
+            begun = System.nanoTime();
+            Path backup = Files.createTempDirectory("crown-backup").resolve("all.dump");
+            CrownScript.Said said = CrownScript.with(cluster.address(), "backup", backup.toString());
+            assertThat(said.exit()).as(said.text()).isZero();
+            print("the daily backup of all: %.0f s, %,d MB", (System.nanoTime() - begun) / 1e9,
+                    Files.size(backup) >> 20);
+            Files.delete(backup);
         }
     }
 

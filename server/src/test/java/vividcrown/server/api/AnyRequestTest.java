@@ -2,6 +2,7 @@ package vividcrown.server.api;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.lang.management.ManagementFactory;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
@@ -19,10 +20,18 @@ class AnyRequestTest {
 
     private static final int ROUNDS = Integer.getInteger("crown.requests", 834);
 
+    /** Caches are warm after so many; what is kept from then on is what requests leave behind. */
+    private static final int WARM = 5_000;
+
     private final Application.Running application;
 
     AnyRequestTest(Application.Running application) {
         this.application = application;
+    }
+
+    private static long heapInUse() {
+        System.gc();
+        return ManagementFactory.getMemoryMXBean().getHeapMemoryUsage().getUsed();
     }
 
     @Test
@@ -35,9 +44,14 @@ class AnyRequestTest {
         Map<Integer, Integer> statuses = new TreeMap<>();
         TreeSet<String> faults = new TreeSet<>();
         TreeSet<String> reached = new TreeSet<>();
+        long slowest = 0;
+        long warm = 0;
         for (int number = 0; number < ROUNDS; number++) {
             AnyRequests.AnyRequest request = any.next(number);
+            long begun = System.nanoTime();
             Client.Answer answer = owner.ask(request.method(), request.path(), request.body());
+            slowest = Math.max(slowest, System.nanoTime() - begun);
+            warm = number == WARM ? heapInUse() : warm;
             statuses.merge(answer.status(), 1, Integer::sum);
             if (answer.status() >= 500) {
                 faults.add("%s: %d to %s %s".formatted(request.door(), answer.status(), request.path(),
@@ -50,7 +64,12 @@ class AnyRequestTest {
             }
         }
         System.out.println("answers to any requests: " + statuses + ", through " + reached.size() + " of " + any.doors()
-                + " doors");
+                + " doors; the slowest " + slowest / 1_000_000 + " ms");
+        if (ROUNDS > WARM) {
+            System.out
+                    .println("heap in use after " + WARM + " requests: " + (warm >> 20) + " MB, after " + ROUNDS + ": "
+                            + (heapInUse() >> 20) + " MB");
+        }
         assertThat(faults).isEmpty();
         assertThat(reached).as("it is no wall that they run into").hasSizeGreaterThan(any.doors() / 3);
         assertThat(owner.get("/api/v1/session").status()).as("still signed in").isEqualTo(200);
