@@ -2,7 +2,14 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query'
 import { useEffect, useRef } from 'react'
 import { useTranslation } from 'react-i18next'
 import { answered, api } from '../api/client'
+import type { components } from '../api/schema'
 import { Findings } from '../ui/Page'
+
+type State = components['schemas']['ArchiveState']
+
+function isAtWork(state: State | undefined) {
+  return state?.made !== undefined || state?.readPercent !== undefined
+}
 
 /** The whole operation as one file; into an operation in which nothing is recorded yet one can be read back. */
 export function ArchiveSection() {
@@ -11,26 +18,26 @@ export function ArchiveSection() {
   const { data } = useQuery({
     queryKey: ['archive'],
     queryFn: () => answered(api.GET('/api/v1/imports/archive')),
-    refetchInterval: (query) => (query.state.data?.made === undefined ? false : 1000),
+    refetchInterval: (query) => (isAtWork(query.state.data) ? 1000 : false),
   })
-  const isMade = data?.made === undefined
-  const wasMaking = useRef(false)
+  const atWork = isAtWork(data)
+  const wasAtWork = useRef(false)
   useEffect(() => {
-    if (!isMade) wasMaking.current = true
-    else if (wasMaking.current)
+    if (atWork) wasAtWork.current = true
+    else if (wasAtWork.current)
       void client.invalidateQueries({ predicate: (one) => one.queryKey[0] !== 'archive' })
-  }, [client, isMade])
+  }, [client, atWork])
   const bringBack = useMutation({
-    mutationFn: (archive: string) =>
+    mutationFn: (archive: File) =>
       answered(
-        // as it is: the file is the body
+        // as it is: the file is the body, however large
         api.PUT('/api/v1/imports/archive', {
           body: archive as never,
           bodySerializer: () => archive,
           headers: { 'Content-Type': 'application/json' },
         }),
       ),
-    onSuccess: () => client.invalidateQueries({ queryKey: ['archive'] }),
+    onSuccess: (state) => client.setQueryData(['archive'], state),
   })
   return (
     <section aria-labelledby="archive" className="mb-10 max-w-4xl">
@@ -61,18 +68,41 @@ export function ArchiveSection() {
             className="field"
             type="file"
             accept=".json,application/json"
-            disabled={bringBack.isPending}
-            onChange={async (event) => {
+            disabled={bringBack.isPending || atWork}
+            onChange={(event) => {
               const file = event.target.files?.[0]
-              if (file) bringBack.mutate(await file.text())
+              if (file) bringBack.mutate(file)
             }}
           />
         </label>
       )}
-      {bringBack.data && (
-        <p role="status" className="mt-3 font-read text-lg">
-          {t('files.archiveRead', { count: bringBack.data.entries })}
+      {bringBack.isPending && (
+        <p role="status" className="mt-3">
+          {t('files.archiveSent')}
         </p>
+      )}
+      {data?.readPercent !== undefined && (
+        <p role="status" className="mt-3">
+          {t('files.archiveReading', { percent: data.readPercent })}
+        </p>
+      )}
+      {data?.entries !== undefined && (bringBack.isSuccess || atWork) && (
+        <p role="status" className="mt-3 font-read text-lg">
+          {t('files.archiveRead', { count: data.entries })}
+        </p>
+      )}
+      {data && data.faults.length > 0 && (
+        <div role="alert" className="mt-3 text-crown">
+          <p className="font-semibold">{t('files.archiveRefused')}</p>
+          <ul className="space-y-1">
+            {data.faults.map((fault) => (
+              <li key={fault.where + fault.message}>
+                {fault.where && <strong>{fault.where}: </strong>}
+                {fault.message}
+              </li>
+            ))}
+          </ul>
+        </div>
       )}
       {data?.made !== undefined && (
         <p role="status" className="mt-2">

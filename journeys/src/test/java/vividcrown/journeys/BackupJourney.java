@@ -6,9 +6,15 @@ import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import vividcrown.server.support.Application;
@@ -126,5 +132,41 @@ class BackupJourney {
         refused(crown("restore", half.toString(), "--over"), "Nothing was changed");
         assertThat(databases()).doesNotContain("_drill").doesNotContain("_restoring");
         assertThat(yards()).isEqualTo(before);
+    }
+
+    /** Both look for today's at the same moment, again and again, while it is being written. */
+    @Test
+    void of_two_servers_with_one_folder_one_backs_up() throws Exception {
+        sql("create table operation as select n as id, md5(n::text) as name from generate_series(1, 200000) n");
+        Path backups = Files.createDirectories(folder.resolve("data/backups"));
+        Path old = Files.writeString(backups.resolve("crown-2026-01-01.dump"), "of a winter long past");
+        Files.setLastModifiedTime(old, FileTime.from(Instant.now().minus(Duration.ofDays(40))));
+        List<Process> servers = new ArrayList<>();
+        List<Process> loops = new ArrayList<>();
+        try {
+            for (int server = 0; server < 2; server++) {
+                servers.add(new ProcessBuilder("sleep", "120").start());
+                ProcessBuilder loop = new ProcessBuilder("bash", "-c",
+                        "source \"$0\" help > /dev/null; back_up_daily " + servers.getLast().pid(),
+                        Application.projectRoot().resolve("crown").toString()).redirectErrorStream(true);
+                loop.environment()
+                        .putAll(Map.of("DATABASE_URL", address, "CROWN_DATA", folder.resolve("data").toString(),
+                                "CROWN_BACKUP_SECONDS", "0.01"));
+                loops.add(loop.start());
+            }
+            for (int attempt = 0; attempt < 600 && Files.exists(old); attempt++) {
+                Client.pause(100);
+            }
+        } finally {
+            servers.forEach(Process::destroyForcibly);
+        }
+        for (Process loop : loops) {
+            assertThat(new String(loop.getInputStream().readAllBytes(), StandardCharsets.UTF_8)).as("what it said")
+                    .isEmpty();
+        }
+        try (Stream<Path> files = Files.list(backups)) {
+            assertThat(files.map(file -> file.getFileName().toString()).filter(name -> !name.equals("lock")))
+                    .singleElement().asString().matches("crown-\\d{4}-\\d\\d-\\d\\d\\.dump");
+        }
     }
 }

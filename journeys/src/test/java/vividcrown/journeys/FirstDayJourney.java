@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.LocalDate;
 import java.util.List;
@@ -23,19 +24,21 @@ import vividcrown.server.support.Client;
 import vividcrown.server.support.Cluster;
 
 /** From an empty database to a laying queen, without a line of demo code. */
-@ExtendWith(Browser.class)
+@ExtendWith({Application.class, Browser.class})
 class FirstDayJourney {
 
     private static final String EMAIL = "mira@ridge.invalid";
     private static final String PASSWORD = "a long enough one";
 
     private final Browser.Running browser;
+    private final Application.Running elsewhere;
     private Process server;
     private String address;
     private String code;
 
-    FirstDayJourney(Browser.Running browser) {
+    FirstDayJourney(Browser.Running browser, Application.Running elsewhere) {
         this.browser = browser;
+        this.elsewhere = elsewhere;
     }
 
     @BeforeEach
@@ -126,6 +129,28 @@ class FirstDayJourney {
         assertThat(page.locator("main")).containsText("R 03");
         assertThat(book.get("/api/v1/yards").json().get(0).path("held").asInt()).isEqualTo(1);
         assertThat(book.get("/api/v1/founding").json().path("open").asBoolean()).as("once only").isFalse();
+    }
+
+    /** Ten seasons of another server come with: first a file that is broken half-way, which says where and leaves nothing behind. */
+    @Test
+    void whoever_moves_to_a_new_server_brings_the_whole_operation_with_them(@TempDir Path folder) throws Exception {
+        String archive = elsewhere.signedIn(elsewhere.demo().ownerEmail()).get("/api/v1/exports/archive.json").text();
+        List<String> lines = archive.lines().toList();
+        int half = lines.size() / 2;
+        Path broken = Files.write(folder.resolve("broken.json"), lines.subList(0, half));
+        Path whole = Files.writeString(folder.resolve("whole.json"), archive);
+
+        Page page = founded();
+        page.navigate(address + "/files");
+        page.getByLabel("Read an archive back").setInputFiles(broken);
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Nothing of the archive was brought back");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("line " + (half + 1));
+        page.getByLabel("Read an archive back").setInputFiles(whole);
+        assertThat(page.getByText("entries are back.")).isVisible();
+        assertThat(page.getByText("Nothing of the archive was brought back")).hasCount(0);
+        assertThat(page.getByText("Rows are being made")).hasCount(0);
+        page.navigate(address + "/queens");
+        assertThat(page.locator("main")).containsText("26-01-112");
     }
 
     /** A graft of last June, as it would have been told day by day. */

@@ -1,6 +1,5 @@
 package vividcrown.server.archive;
 
-import java.io.InputStream;
 import java.time.DateTimeException;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -39,30 +38,42 @@ class ArchiveReader {
     private static final int AT_ONCE = 1_000;
     private static final int MOST_FINDINGS = 20;
 
+    private final ArchiveUploads uploads;
     private final ArchiveSchema schema;
     private final WholeRecord record;
     private final Founding founding;
     private final LongJobs jobs;
 
-    ArchiveReader(ArchiveSchema schema, WholeRecord record, Founding founding, LongJobs jobs) {
+    ArchiveReader(ArchiveUploads uploads, ArchiveSchema schema, WholeRecord record, Founding founding, LongJobs jobs) {
+        this.uploads = uploads;
         this.schema = schema;
         this.record = record;
         this.founding = founding;
         this.jobs = jobs;
     }
 
-    /**
-     * @return how many entries were brought back; their rows are still to be made
-     * @throws Refusal if the operation is not empty, or anything is wrong with the archive
-     */
-    @Transactional
-    public long read(InputStream in) {
-        record.takeTheTurn();
+    /** @throws Refusal if anything is recorded here */
+    void requireEmpty() {
         if (!record.isEmpty()) {
             throw Refusal.invalid("", Sentence.of("refusal.archiveIntoUsed"));
         }
+    }
+
+    /**
+     * Brings back what was sent in; the rows are still to be made. Another server may have been faster: nothing is done then.
+     *
+     * @throws Refusal if the operation is not empty, or anything is wrong with the archive
+     */
+    @Transactional
+    public void read(UUID upload) {
+        record.takeTheTurn();
+        if (uploads.last().filter(last -> last.id().equals(upload) && !last.ended()).isEmpty()) {
+            return;
+        }
+        requireEmpty();
         Reading reading = new Reading();
-        try (JsonParser json = DeedJson.MAPPER.createParser(in)) {
+        try (JsonParser json = DeedJson.MAPPER
+                .createParser(uploads.open(upload, read -> uploads.isAt(upload, read)))) {
             reading.all(json);
         } catch (JacksonException broken) {
             reading.say("line %d".formatted(broken.getLocation().getLineNr()), Sentence
@@ -71,8 +82,8 @@ class ArchiveReader {
         if (!reading.findings.isEmpty()) {
             throw Refusal.invalid(reading.findings);
         }
+        uploads.broughtBack(upload, reading.count);
         jobs.ask(LongJobs.ROWS);
-        return reading.count;
     }
 
     private final class Reading {

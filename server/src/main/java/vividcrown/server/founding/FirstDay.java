@@ -4,7 +4,6 @@ import com.fasterxml.uuid.Generators;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.SecureRandom;
-import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -56,10 +55,10 @@ class FirstDay implements ApplicationRunner {
     }
 
     synchronized boolean isOpen() {
-        return code.isPresent();
+        return code.isPresent() && founding.operations().isEmpty();
     }
 
-    /** One at a time: of two that send the code together one founds, the other is told that it is done. */
+    /** One at a time: of two that send the code together, here or to two servers, one founds, the other is told that it is done. */
     synchronized void found(String told, Wanted wanted) {
         String right = code.orElseThrow(() -> Refusal.forbidden(Sentence.of("refusal.foundedAlready")));
         if (!MessageDigest.isEqual(bytes(right), bytes(told.toUpperCase(Locale.ROOT).replaceAll("[^A-Z0-9]", "")))) {
@@ -69,16 +68,14 @@ class FirstDay implements ApplicationRunner {
             }
             throw Refusal.invalid("code", Sentence.of("refusal.foundingCode"));
         }
-        if (!founding.operations().isEmpty()) {
-            // founded meanwhile, from the command line or by another server
-            code = Optional.empty();
+        boolean founded = founding.foundFirst(Generators.timeBasedEpochGenerator().generate(), wanted.operation(),
+                wanted.zone(), new Founding.Newcomer(Generators.timeBasedEpochGenerator().generate(), wanted.owner(),
+                        wanted.email(), wanted.password(), "OWNER"));
+        code = Optional.empty();
+        if (!founded) {
+            // meanwhile, from the command line or by another server
             throw Refusal.forbidden(Sentence.of("refusal.foundedAlready"));
         }
-        UUID operation = Generators.timeBasedEpochGenerator().generate();
-        founding.found(operation, wanted.operation(), wanted.zone(), Optional.empty(),
-                List.of(new Founding.Newcomer(Generators.timeBasedEpochGenerator().generate(), wanted.owner(),
-                        wanted.email(), wanted.password(), "OWNER")));
-        code = Optional.empty();
     }
 
     private static byte[] bytes(String text) {

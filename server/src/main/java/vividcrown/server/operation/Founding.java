@@ -50,6 +50,18 @@ public class Founding {
         });
     }
 
+    /** The first operation of this database, if there is none. @return false if there is one: another server was asked too */
+    public boolean foundFirst(UUID operation, String name, String zone, Newcomer first) {
+        return Boolean.TRUE.equals(asOwner.execute(_ -> {
+            owner.sql("lock table operation in share row exclusive mode").update();
+            if (!operations().isEmpty()) {
+                return false;
+            }
+            found(operation, name, zone, Optional.empty(), List.of(first));
+            return true;
+        }));
+    }
+
     public void admit(UUID operation, Newcomer one) {
         owner.sql("insert into person (id, operation_id, name, email, password, role) values (?, ?, ?, lower(?), ?, ?)")
                 .params(one.id(), operation, one.name(), one.email(), encoder.encode(one.password()), one.role())

@@ -81,7 +81,7 @@ class ReckonController {
             @Nullable @Min(0) @Max(1_000_000) Integer matingsTried) {
     }
 
-    record Known(@NotNull LocalDate day, @NotNull Stage stage, @Nullable Integer emergenceYear) {
+    record Known(@NotNull LocalDate day, @NotNull Stage stage, @Nullable @Min(0) @Max(2200) Integer emergenceYear) {
     }
 
     record Event(@NotNull LocalDate day, @NotNull Seen what) {

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static vividcrown.server.support.Client.deed;
 import static vividcrown.server.support.Client.entry;
 
+import java.io.ByteArrayInputStream;
+import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -17,8 +19,10 @@ import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.TestInstance;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.journal.DeedJson;
+import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
@@ -54,12 +58,27 @@ class ArchiveTest {
         return new Client(elsewhere.address()).signIn(email, "upland valley");
     }
 
-    private static void rowsAreMade(Client owner) throws InterruptedException {
+    /** What is said of an archive once it was read, and its rows made. */
+    private static JsonNode broughtBack(Client owner, String archive) {
+        Client.Answer sent = owner.putText("/api/v1/imports/archive", archive);
+        assertThat(sent.status()).as(sent.text()).isEqualTo(200);
+        return atRest(owner);
+    }
+
+    private static JsonNode atRest(Client owner) {
         Instant late = Instant.now().plus(Duration.ofSeconds(60));
-        while (owner.get("/api/v1/imports/archive").json().path("made").isNumber()) {
-            assertThat(Instant.now()).as("the rows are made within a minute").isBefore(late);
-            Thread.sleep(100);
+        JsonNode state = owner.get("/api/v1/imports/archive").json();
+        while (state.path("made").isNumber() || state.path("readPercent").isNumber()) {
+            assertThat(Instant.now()).as("read and made within a minute: %s", state).isBefore(late);
+            Client.pause(100);
+            state = owner.get("/api/v1/imports/archive").json();
         }
+        return state;
+    }
+
+    private static List<String> faults(Client owner, String archive) {
+        return broughtBack(owner, archive).path("faults").valueStream()
+                .map(fault -> fault.path("where").asString() + ": " + fault.path("message").asString()).toList();
     }
 
     /** Entries are counted through all operations of a server; their order is what matters, and is the same. */
@@ -84,10 +103,9 @@ class ArchiveTest {
 
         Client mira = foundElsewhere(demo.operation(), "Europe/Zurich");
         assertThat(mira.get("/api/v1/imports/archive").json().path("empty").asBoolean()).isTrue();
-        Client.Answer back = mira.putText("/api/v1/imports/archive", archive.text());
-        assertThat(back.status()).as(back.text()).isEqualTo(200);
-        assertThat(back.json().path("entries").asInt()).isEqualTo(everything(archive.text()).size());
-        rowsAreMade(mira);
+        JsonNode back = broughtBack(mira, archive.text());
+        assertThat(back.path("entries").asInt()).as(back.toString()).isEqualTo(everything(archive.text()).size());
+        assertThat(back.path("empty").asBoolean()).isFalse();
 
         String again = mira.get("/api/v1/exports/archive.json").text();
         assertThat(everything(again)).as("the same entries in the same order").isEqualTo(everything(archive.text()));
@@ -122,10 +140,7 @@ class ArchiveTest {
         assertThat(owner.tell("SETTINGS_CHANGED", "operation", demo.operation(), "settings",
                 DeedJson.MAPPER.readTree(settings.toString().replace("\"METRIC\"", "\"US\""))).status()).isEqualTo(200);
         Client mira = foundElsewhere(UUID.randomUUID(), "Pacific/Auckland");
-        Client.Answer back = mira.putText("/api/v1/imports/archive",
-                owner.get("/api/v1/exports/archive.json").text());
-        assertThat(back.status()).as(back.text()).isEqualTo(200);
-        rowsAreMade(mira);
+        broughtBack(mira, owner.get("/api/v1/exports/archive.json").text());
         assertThat(mira.get("/api/v1/settings").json().path("settings").path("units").asString()).isEqualTo("US");
         assertThat(mira.get("/api/v1/colonies").text()).as("an answer from the rows").contains("Weir Bend");
     }
@@ -145,12 +160,13 @@ class ArchiveTest {
                 "recordedAt");
         refused(mira, with(lines, bad, lines.get(bad - 1)), bad, "twice");
         refused(mira, with(lines, bad, "{" + lines.get(bad)), bad, "no JSON");
-        assertThat(mira.putText("/api/v1/imports/archive", String.join("\n", lines.subList(0, bad))).findings())
-                .as("a file that ends too early").isNotEmpty();
-        assertThat(mira.putText("/api/v1/imports/archive", good.replace("\"version\":1,", "\"version\":2,"))
-                .findings()).singleElement().asString().contains("version 2");
-        assertThat(mira.putText("/api/v1/imports/archive", "[]").findings()).isNotEmpty();
-        assertThat(mira.putText("/api/v1/imports/archive", "{}").findings()).isNotEmpty();
+        assertThat(faults(mira, String.join("\n", lines.subList(0, bad)))).as("a file that ends too early")
+                .isNotEmpty();
+        assertThat(faults(mira, good.replace("\"version\":1,", "\"version\":2,"))).singleElement().asString()
+                .contains("version 2");
+        assertThat(faults(mira, "[]")).isNotEmpty();
+        assertThat(faults(mira, "{}")).isNotEmpty();
+        assertThat(faults(mira, "")).isNotEmpty();
         assertThat(mira.get("/api/v1/imports/archive").json().path("empty").asBoolean()).isTrue();
     }
 
@@ -164,9 +180,35 @@ class ArchiveTest {
         founding.found(operation, "Sallow Ridge", "Europe/Zurich", Optional.empty(),
                 List.of(new Founding.Newcomer(UUID.randomUUID(), "Mira", email, "upland valley", "OWNER")));
         Client mira = new Client(here.address()).signIn(email, "upland valley");
-        assertThat(mira.putText("/api/v1/imports/archive", archive).findings()).singleElement().asString()
-                .contains("another server");
+        assertThat(faults(mira, archive)).singleElement().asString().contains("another server");
         assertThat(mira.get("/api/v1/imports/archive").json().path("empty").asBoolean()).isTrue();
+    }
+
+    /** A file of the size that ten seasons have is read part by part; half-way the server dies, and another one takes it up. */
+    @Test
+    void what_one_server_left_unread_another_reads() throws Exception {
+        Application.Demo demo = here.demo();
+        String archive = here.signedIn(demo.ownerEmail()).get("/api/v1/exports/archive.json").text();
+        int head = archive.indexOf("\"entries\"");
+        String large = archive.substring(0, head) + " ".repeat(3 << 20) + archive.substring(head);
+        UUID operation = UUID.randomUUID();
+        Client mira = foundElsewhere(operation, "Europe/Zurich");
+        ArchiveUploads uploads = elsewhere.context().getBean(ArchiveUploads.class);
+        // as by a server that kept it and was killed before it began
+        UUID kept = CurrentOperation.calling(operation,
+                () -> uploads.keep(new ByteArrayInputStream(large.getBytes(StandardCharsets.UTF_8))));
+        assertThat(mira.get("/api/v1/imports/archive").json().path("readPercent").isNumber()).isTrue();
+        assertThat(mira.putText("/api/v1/imports/archive", archive).findings()).singleElement().asString()
+                .contains("still being read");
+        try (Application.Running third = Application.on(elsewhere.databaseUrl())) {
+            JsonNode state = atRest(new Client(third.address()).signIn(
+                    "mira@%s.invalid".formatted(operation.toString().substring(0, 8)), "upland valley"));
+            assertThat(state.path("entries").asInt()).as(state.toString()).isEqualTo(everything(archive).size());
+        }
+        assertThat(CurrentOperation.in(operation, () -> elsewhere.context().getBean(JdbcClient.class)
+                .sql("select count(*) from archive_part where upload_id = ?").param(kept).query(Integer.class)
+                .single()))
+                .as("the file is not kept any longer").isZero();
     }
 
     @Test
@@ -184,8 +226,7 @@ class ArchiveTest {
     }
 
     private static void refused(Client owner, String archive, int index, String why) {
-        Client.Answer answer = owner.putText("/api/v1/imports/archive", archive);
-        assertThat(answer.status()).as(answer.text()).isEqualTo(422);
-        assertThat(answer.text()).contains("line " + (index + 1)).contains(why);
+        assertThat(faults(owner, archive)).anySatisfy(
+                fault -> assertThat(fault).startsWith("line " + (index + 1) + ":").contains(why));
     }
 }

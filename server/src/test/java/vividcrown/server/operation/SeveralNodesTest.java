@@ -8,8 +8,13 @@ import java.util.List;
 import java.util.Map;
 import java.util.Queue;
 import java.util.UUID;
+import java.util.concurrent.Callable;
 import java.util.concurrent.ConcurrentLinkedQueue;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -87,6 +92,29 @@ class SeveralNodesTest {
 
         assertThat(owner.delete("/api/v1/session").status()).isEqualTo(204);
         assertThat(owner.at(other.address()).get("/api/v1/session").status()).as("signed out at both").isEqualTo(401);
+    }
+
+    /** Two owners with the codes of two servers, on the first day: a second operation would be a record torn in two. */
+    @Test
+    void of_two_servers_one_founds() throws Exception {
+        String database = Application.freshDatabase();
+        try (Application.Running first = Application.unfounded(database);
+                Application.Running second = Application.unfounded(database)) {
+            List<Callable<Boolean>> both = Stream.of(first, second).<Callable<Boolean>>map(
+                    server -> () -> server.context().getBean(Founding.class).foundFirst(UUID.randomUUID(),
+                            "Sallow Ridge",
+                            "Europe/Zurich", new Founding.Newcomer(UUID.randomUUID(), "Mira",
+                                    "mira@%d.invalid".formatted(server.port()), "a long enough one", "OWNER")))
+                    .toList();
+            List<Boolean> founded = new ArrayList<>();
+            try (ExecutorService hands = Executors.newFixedThreadPool(2)) {
+                for (Future<Boolean> one : hands.invokeAll(both)) {
+                    founded.add(one.get());
+                }
+            }
+            assertThat(founded).containsExactlyInAnyOrder(true, false);
+            assertThat(first.context().getBean(Founding.class).operations()).hasSize(1);
+        }
     }
 
     /** Four people record while the primary dies; the standby is promoted, and the servers find it by themselves. */

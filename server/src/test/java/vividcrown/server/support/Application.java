@@ -117,9 +117,18 @@ public final class Application implements ParameterResolver {
         return start(url);
     }
 
+    /** A server for real use, before anybody founded an operation; whoever asks for it closes it. */
+    public static Running unfounded(String url) {
+        return start(url, false);
+    }
+
     private static Running start(String url) {
+        return start(url, true);
+    }
+
+    private static Running start(String url, boolean demo) {
         ConfigurableApplicationContext context = new SpringApplication(VividCrown.class).run("--server.port=0",
-                "--crown.demo=true", "--crown.database-url=" + url);
+                "--crown.demo=" + demo, "--crown.database-url=" + url);
         int port = ((WebServerApplicationContext) context).getWebServer().getPort();
         return new Running(port, url, context);
     }
