@@ -38,6 +38,8 @@ public final class Search {
     private double notHere;
     /** Of looks in vain: how likely the whole search would have missed her, were she here. */
     private double missed = 1;
+    /** Times that the usual eye would have seen her in the looks so far. */
+    private double expected;
     private double minutes;
     private boolean closed;
     private boolean smoked;
@@ -165,6 +167,9 @@ public final class Search {
             tell(odds, side, looked.shows());
         }
         double before = sum(odds);
+        double there = odds[ways.of(place)] / (before + notHere);
+        double sees = looking.sees(ways.of(place));
+        expected += sees * there * (1 - sees) / (1 - there * sees);
         miss(odds, ways.of(place), 1);
         if (place instanceof Place.OnComb(int box, int slot, var _)) {
             Place hole = new Place.InHole(box, slot);
@@ -208,6 +213,7 @@ public final class Search {
     private void find(SearchAct.Found there) {
         passesAt(there.place(), there.minutes());
         found = Optional.of(there.place());
+        expected += looking.sees(ways.of(there.place()));
         double[] odds = new double[ways.size()];
         odds[ways.of(there.place())] = 1;
         at = at.with(odds);
@@ -309,6 +315,13 @@ public final class Search {
     /** The chance that this search would have missed her, were she here: how much "not seen" weighs. 1 before the first look. */
     public double missed() {
         return missed;
+    }
+
+    /**
+     * How often she would have been seen in these looks by the eye that is reckoned with: for each look that saw nothing the chance that she was there all the same.
+     */
+    double expected() {
+        return expected;
     }
 
     public double minutes() {

@@ -58,13 +58,20 @@ public sealed interface SearchDeed extends Deed {
             return new Searched(hive, why, traits, muchSmoke, poorLight, beginner, looks, held, Optional.of(hives));
         }
 
+        /** The same, with what it tells of the eye of whoever searched. @throws IllegalArgumentException as {@link #missed()} */
+        public Searched told() {
+            return known.map(before -> with(before.telling(tellsOfTheEye()))).orElse(this);
+        }
+
         /**
          * The chance that it would have missed her, were she laying in there; empty if she was found, or nobody knows how the hive stood.
          *
          * @throws IllegalArgumentException if a look is at a place that was not there
          */
         public Optional<Double> missed() {
-            return isFound() ? Optional.empty() : known.map(before -> search(before).missed());
+            return isFound()
+                    ? Optional.empty()
+                    : known.map(before -> search(before, before.own().orElse(OwnRecord.NONE)).missed());
         }
 
         /** Something can be said of the colony by it: she was found, brood was seen, or so much was looked over that not seeing her counts. */
@@ -90,10 +97,16 @@ public sealed interface SearchDeed extends Deed {
             return looks.stream().filter(SearchLook::found).map(SearchLook::place).findFirst();
         }
 
-        private Search search(KnownOfHive before) {
+        /** What it tells of the eye of whoever searched, by the figures of the trade; nothing if nobody knows how the hive stood. */
+        private OwnRecord tellsOfTheEye() {
+            return known.map(before -> new OwnRecord(search(before, OwnRecord.NONE).expected(), isFound() ? 1 : 0))
+                    .orElse(OwnRecord.NONE);
+        }
+
+        private Search search(KnownOfHive before, OwnRecord own) {
             return Search.after(new HiveSearched(before.boxes(), before.readDays(), Optional.empty(), before.chance()),
                     new Circumstances(traits, before.laying(), muchSmoke, false, poorLight,
-                            new Searcher(beginner, 0, 0)),
+                            new Searcher(beginner, own)),
                     looks.stream().<SearchAct>map(SearchLook::act).toList());
         }
 
@@ -151,10 +164,17 @@ public sealed interface SearchDeed extends Deed {
      * @param readDays days since its combs were read
      * @param laying of her full laying, what a queen does on that day, 0–1
      * @param chance that she was in it at all, 0–1
+     * @param own what the earlier searches of whoever searched told of their eye
+     * @param tells what this one told of it
      */
-    record KnownOfHive(List<BoxThere> boxes, int readDays, double laying, double chance) {
+    record KnownOfHive(List<BoxThere> boxes, int readDays, double laying, double chance, Optional<OwnRecord> own,
+            Optional<OwnRecord> tells) {
         public KnownOfHive {
             boxes = List.copyOf(boxes);
+        }
+
+        KnownOfHive telling(OwnRecord eye) {
+            return new KnownOfHive(boxes, readDays, laying, chance, own, Optional.of(eye));
         }
     }
 }

@@ -105,6 +105,11 @@ public record SearchWord(Stop stop, Optional<Next> next, List<Reason> reasons, L
         search.hive().lastSeen().filter(seen -> search.looks().isEmpty())
                 .ifPresent(seen -> reasons.add(practice("search.reason.lastSeen", seen.days(),
                         seen.place().sentence())));
+        OwnRecord own = search.under().searcher().own();
+        if (own.tells()) {
+            reasons.add(Reason.of(new Source.OwnRecord("your searches in the record"), "search.reason.ownRecord",
+                    own.seen(), Math.round(own.expected())));
+        }
         reasons.add(Reason.of(derived, "search.reason.lifts", Math.max(1, Math.round(next.lifts()))));
     }
 

@@ -6,24 +6,32 @@ import vividcrown.core.reason.Wrong;
  * Who searches.
  *
  * @param beginner has found few so far
- * @param looks sides looked over on which she proved to be, in this person's own record
- * @param seen on so many of them she was seen
+ * @param own what their own searches tell of their eye
  */
-public record Searcher(boolean beginner, int looks, int seen) {
+public record Searcher(boolean beginner, OwnRecord own) {
 
-    /** So many looks the figures of the trade count for beside one's own. */
-    private static final double WEIGHT_OF_THE_TRADE = 20;
     private static final double BEGINNER = 0.6;
+    /** However sharp the eye: bees cover her. */
+    private static final double SHARPEST = 0.95;
 
-    public Searcher {
-        if (looks < 0 || seen < 0 || seen > looks) {
+    /**
+     * @param looks sides looked over on which she proved to be, in this person's own record; unmarked laying queens, as most are
+     * @param seen on so many of them she was seen
+     * @throws IllegalArgumentException if more were seen than looked for
+     */
+    public static Searcher of(boolean beginner, int looks, int seen) {
+        if (looks < 0 || seen > looks) {
             throw Wrong.of("wrong.search.record", seen, looks);
         }
+        return new Searcher(beginner, new OwnRecord(looks * byTheTrade(beginner, Seeing.UNMARKED), seen));
+    }
+
+    private static double byTheTrade(boolean beginner, double usual) {
+        return beginner ? usual * BEGINNER : usual;
     }
 
     /** @param usual chance that an experienced eye sees her, 0–1 */
     double sees(double usual) {
-        double trade = beginner ? usual * BEGINNER : usual;
-        return (WEIGHT_OF_THE_TRADE * trade + seen) / (WEIGHT_OF_THE_TRADE + looks);
+        return Math.min(Math.max(usual, SHARPEST), byTheTrade(beginner, usual) * own.times());
     }
 }

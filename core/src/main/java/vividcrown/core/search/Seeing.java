@@ -10,7 +10,7 @@ final class Seeing {
 
     private static final double MARKED = 0.85;
     private static final double MARK_WORN = 0.65;
-    private static final double UNMARKED = 0.55;
+    static final double UNMARKED = 0.55;
     private static final double SMALL_OR_RUNNING = 0.35;
     private static final double VIRGIN = 0.2;
     private static final double CROWDED = 0.7;

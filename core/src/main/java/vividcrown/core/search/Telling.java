@@ -18,8 +18,8 @@ final class Telling {
     }
 
     private static final int NEXT = 2;
-    /** Sides near each other show alike, so each tells only part of its own. */
-    private static final double OF_ITS_OWN = 0.8;
+    /** Sides near each other show alike, so each tells only part of its own: as much as makes the odds true in hives that were lived through. */
+    private static final double OF_ITS_OWN = 0.5;
     private static final Map<Near, Map<Shows, Double>> CHANCE = new EnumMap<>(Near.class);
 
     static {

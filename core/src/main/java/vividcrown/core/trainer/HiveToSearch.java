@@ -51,7 +51,7 @@ public final class HiveToSearch {
         int combs = COMBS[exercise.level() - 1];
         this.brood = new LivedBrood(combs, day -> laying(exercise, day), luck);
         this.under = new Circumstances(traits(exercise.skill()), isBroodless() ? 0 : exercise.season().laying(), false,
-                exercise.skill() == Skill.FIND_ROBBING, false, new Searcher(false, 0, 0));
+                exercise.skill() == Skill.FIND_ROBBING, false, Searcher.of(false, 0, 0));
         this.hive = asRead();
         this.begins = isAnywhere(exercise.skill())
                 ? Search.drawn(hive, under, luck)

@@ -7,9 +7,11 @@ import java.util.ArrayList;
 import java.util.BitSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Random;
 import java.util.Set;
+import java.util.SplittableRandom;
+import java.util.UUID;
 import java.util.function.Function;
+import java.util.random.RandomGenerator;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
@@ -169,7 +171,7 @@ class SearchAgainstTest {
 
     @Test
     void the_next_lift_costs_at_most_two_in_a_hundred_more_than_the_best_order() {
-        Random random = new Random(3);
+        RandomGenerator random = new SplittableRandom(3);
         List<List<Sign>> sides = List.of(List.of(Sign.EGGS), List.of(Sign.LARVAE), List.of(Sign.SEALED_WORKER),
                 List.of(Sign.SEALED_HONEY), List.of());
         double worst = 0;
@@ -232,7 +234,7 @@ class SearchAgainstTest {
         int[] many = new int[10];
         for (int seed = 1; seed <= 1_500; seed++) {
             LivedSearch hive = new LivedSearch(COMBS, 50_000 + seed);
-            Random luck = new Random(seed);
+            RandomGenerator luck = new SplittableRandom(seed);
             List<SearchAct> acts = new ArrayList<>();
             int lifts = luck.nextInt(5);
             boolean seen = false;
@@ -268,6 +270,38 @@ class SearchAgainstTest {
             }
         }
         assertThat(off / all).isLessThan(0.03);
+    }
+
+    /** Who sees half as well as the trade says is known after a hundred searches, and so is who sees as the trade says. */
+    @Test
+    void many_searches_tell_how_well_somebody_sees() {
+        assertThat(timesAsOften(SEES)).isBetween(0.85, 1.15);
+        assertThat(timesAsOften(SEES / 2)).isBetween(0.45, 0.75);
+    }
+
+    private static double timesAsOften(double sees) {
+        double expected = 0;
+        int seen = 0;
+        for (int seed = 1; seed <= 100; seed++) {
+            LivedSearch hive = new LivedSearch(COMBS, 70_000 + seed);
+            RandomGenerator luck = new SplittableRandom(seed);
+            List<SearchDeed.SearchLook> looks = new ArrayList<>();
+            for (int at = 0; at < 4 * COMBS && looks.stream().noneMatch(SearchDeed.SearchLook::found); at++) {
+                int side = at % (2 * COMBS);
+                boolean found = hive.queen() == side && luck.nextDouble() < sees;
+                Place.OnComb place = LivedBrood.placeOf(side);
+                looks.add(new SearchDeed.SearchLook(Place.Kind.COMB, 1, place.slot(), Optional.of(place.side()),
+                        hive.shows(side), found, 0.25));
+            }
+            HiveSearched read = hive.read(7, false);
+            OwnRecord told = new SearchDeed.Searched(UUID.randomUUID(), WhySearch.SHOW, Set.of(), false, false, false,
+                    looks, Optional.empty(), Optional.of(new SearchDeed.KnownOfHive(read.boxes(), read.readDays(), 1,
+                            read.chance(), Optional.empty(), Optional.empty())))
+                    .told().known().orElseThrow().tells().orElseThrow();
+            expected += told.expected();
+            seen += told.seen();
+        }
+        return new OwnRecord(expected, seen).times();
     }
 
     @Test

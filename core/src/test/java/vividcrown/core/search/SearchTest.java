@@ -193,7 +193,7 @@ class SearchTest {
     void much_smoke_and_a_beginner_make_a_failed_search_weaker() {
         Circumstances smoked = USUAL_SMOKED;
         Circumstances beginner = new Circumstances(Set.of(QueenTrait.MARKED), 1, false, false, false,
-                new Searcher(true, 0, 0));
+                Searcher.of(true, 0, 0));
         double usual = Search.after(nest(), of(QueenTrait.MARKED), passes(6, 1)).missed();
         assertThat(Search.after(nest(), smoked, passes(6, 1)).missed()).isGreaterThan(usual);
         assertThat(Search.after(nest(), beginner, passes(6, 1)).missed()).isGreaterThan(usual);
@@ -209,10 +209,16 @@ class SearchTest {
 
     @Test
     void ones_own_record_moves_what_a_look_is_worth() {
-        Searcher sharp = new Searcher(false, 60, 54);
-        Searcher blind = new Searcher(false, 60, 12);
+        Searcher sharp = Searcher.of(false, 60, 54);
+        Searcher blind = Searcher.of(false, 60, 12);
+        // Beta-binomial: twenty looks of the trade beside sixty of one's own
         assertThat(sharp.sees(0.55)).isCloseTo((20 * 0.55 + 54) / 80, within(1e-9));
         assertThat(blind.sees(0.55)).isLessThan(0.35);
+        assertThat(Searcher.of(false, 200, 110).sees(0.85)).as("as good as the trade, and she is marked")
+                .isCloseTo(0.85, within(1e-9));
+        assertThat(Searcher.of(false, 200, 200).sees(0.85)).as("no eye is perfect").isEqualTo(0.95);
+        assertThat(Searcher.of(true, 200, 110).sees(0.55)).as("no beginner any longer, by the record")
+                .isGreaterThan(0.5);
     }
 
     @Test
@@ -336,7 +342,7 @@ class SearchTest {
         assertThatThrownBy(() -> box(List.of(CombThere.unread(2), CombThere.unread(2)), 5))
                 .hasMessageContaining("slot 2");
         assertThatThrownBy(() -> box(List.of(CombThere.unread(9)), 5)).hasMessageContaining("9");
-        assertThatThrownBy(() -> new Searcher(false, 2, 3)).hasMessageContaining("3");
+        assertThatThrownBy(() -> Searcher.of(false, 2, 3)).hasMessageContaining("3");
         assertThatThrownBy(() -> of(QueenTrait.VIRGIN, QueenTrait.OLD)).hasMessageContaining("virgin");
         assertThatThrownBy(() -> of(QueenTrait.MARKED, QueenTrait.MARK_WORN)).hasMessageContaining("mark");
     }

@@ -8,7 +8,7 @@ import java.util.Set;
 /** Hives and circumstances of which nothing special is known. */
 final class Searches {
 
-    static final Searcher EXPERIENCED = new Searcher(false, 0, 0);
+    static final Searcher EXPERIENCED = Searcher.of(false, 0, 0);
     /** An unmarked laying queen in season, a little smoke, good light, an experienced eye. */
     static final Circumstances USUAL = new Circumstances(Set.of(), 1, false, false, false, EXPERIENCED);
 

@@ -23,6 +23,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.search.BoxThere;
 import vividcrown.core.search.CombThere;
 import vividcrown.core.search.HiveSearched;
+import vividcrown.core.search.OwnRecord;
 import vividcrown.core.split.recipe.Conditions;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.search.QueenSearchView;
@@ -107,7 +108,8 @@ class SearchReckonController {
         }
         SearchAsked search = asked.search() == null ? SearchAsked.NOTHING : asked.search();
         HiveSearched hive = Refusal.checked(() -> hive(asked), "boxes");
-        return new SearchAnswer(QueenSearchView.of(hive, search.circumstances(at.year().laying(asked.day()), Set.of()),
+        return new SearchAnswer(QueenSearchView.of(hive,
+                search.circumstances(at.year().laying(asked.day()), Set.of(), OwnRecord.NONE),
                 search.there(Optional.ofNullable(asked.queenGivenOn()).map(on -> since("queenGivenOn", on, asked)),
                         Optional.ofNullable(asked.virginOutOn()).map(on -> since("virginOutOn", on, asked)), false,
                         false),

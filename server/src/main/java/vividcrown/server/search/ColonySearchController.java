@@ -50,12 +50,14 @@ class ColonySearchController {
 
     private final Hives hives;
     private final HivesSearched searched;
+    private final Eyes eyes;
     private final Today today;
     private final Clock clock;
 
-    ColonySearchController(Hives hives, HivesSearched searched, Today today, Clock clock) {
+    ColonySearchController(Hives hives, HivesSearched searched, Eyes eyes, Today today, Clock clock) {
         this.hives = hives;
         this.searched = searched;
+        this.eyes = eyes;
         this.today = today;
         this.clock = clock;
     }
@@ -67,7 +69,8 @@ class ColonySearchController {
         Hive hive = hives.findById(id).orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, id));
         HivesSearched.Known known = searched.of(hive, today.day())
                 .orElseThrow(() -> Refusal.invalid("", Sentence.of("refusal.search.noCombs", hive.code())));
-        QueenSearchView view = QueenSearchView.of(known.hive(), asked.circumstances(known.laying(), known.traits()),
+        QueenSearchView view = QueenSearchView.of(known.hive(),
+                asked.circumstances(known.laying(), known.traits(), eyes.own()),
                 asked.there(known.queenGivenDays(), known.virginDays(), known.mayMate(), known.caged()), asked,
                 clock.instant());
         List<SearchedBox> boxes = new ArrayList<>();

@@ -17,6 +17,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.search.AtTheHive;
 import vividcrown.core.search.Circumstances;
 import vividcrown.core.search.Held;
+import vividcrown.core.search.OwnRecord;
 import vividcrown.core.search.Place;
 import vividcrown.core.search.QueenTrait;
 import vividcrown.core.search.SearchAct;
@@ -154,12 +155,17 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
         return all;
     }
 
-    /** @param laying as {@link Circumstances} has it */
-    public Circumstances circumstances(double laying, Set<QueenTrait> known) {
+    /**
+     * @param laying as {@link Circumstances} has it
+     * @param own of whoever asks, where nothing is told of it
+     */
+    public Circumstances circumstances(double laying, Set<QueenTrait> known, OwnRecord own) {
         Set<QueenTrait> all = traits == null ? known : Set.copyOf(traits);
         return Refusal.checked(() -> new Circumstances(all, laying, Boolean.TRUE.equals(muchSmoke),
                 Boolean.TRUE.equals(uneasy), Boolean.TRUE.equals(poorLight),
-                new Searcher(Boolean.TRUE.equals(beginner), looks == null ? 0 : looks, seen == null ? 0 : seen)),
+                looks == null
+                        ? new Searcher(Boolean.TRUE.equals(beginner), own)
+                        : Searcher.of(Boolean.TRUE.equals(beginner), looks, seen == null ? 0 : seen)),
                 "traits");
     }
 

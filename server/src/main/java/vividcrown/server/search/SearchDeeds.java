@@ -15,10 +15,12 @@ class SearchDeeds {
 
     private final Hives hives;
     private final HivesSearched searched;
+    private final Eyes eyes;
 
-    SearchDeeds(Hives hives, HivesSearched searched) {
+    SearchDeeds(Hives hives, HivesSearched searched, Eyes eyes) {
         this.hives = hives;
         this.searched = searched;
+        this.eyes = eyes;
     }
 
     @Bean
@@ -32,15 +34,18 @@ class SearchDeeds {
         Optional<SearchDeed.KnownOfHive> known = hives.findById(asked.hive())
                 .flatMap(hive -> searched.of(hive, admission.day()))
                 .map(one -> new SearchDeed.KnownOfHive(one.hive().boxes(), one.hive().readDays(), one.laying(),
-                        one.hive().chance()));
+                        one.hive().chance(), Optional.of(eyes.own()), Optional.empty()));
         if (known.isEmpty()) {
             return asked;
         }
         SearchDeed.Searched whole = asked.with(known.get());
         try {
-            whole.missed();
+            return whole.told();
         } catch (IllegalArgumentException wrong) {
-            admission.refuse("looks", "refusal.search.look", String.valueOf(wrong.getMessage()));
+            // who found her found her, wherever the record thinks that combs hang
+            if (!whole.isFound()) {
+                admission.refuse("looks", "refusal.search.look", String.valueOf(wrong.getMessage()));
+            }
         }
         return whole;
     }

@@ -220,6 +220,40 @@ class SearchTest {
                 Map.of("acts", List.of(act(23, "NEAR", "EGGS")))).status()).isEqualTo(422);
     }
 
+    /** She was found, wherever the record thinks that combs hang: an entry is not lost for that. */
+    @Test
+    void who_found_her_on_a_comb_that_the_record_does_not_know_is_believed() {
+        double before = laying("H 5");
+        assertThat(record("H 5", List.of(look(23, "NEAR", "EGGS", true))).status()).isEqualTo(200);
+        assertThat(laying("H 5")).isGreaterThan(before + 0.05);
+    }
+
+    /** Whoever overlooks queens again and again: a look of theirs is worth less, to them alone, and as long as they stand in the record. */
+    @Test
+    void ones_own_searches_tell_what_a_look_of_ones_own_is_worth() {
+        Client crew = application.signedIn(demo.crewEmail());
+        Map<String, Object> once = Map.of("acts", List.of(act(4, "NEAR", "NOTHING"), act(4, "FAR", "NOTHING"),
+                act(5, "NEAR", "NOTHING"), act(5, "FAR", "NOTHING")));
+        double before = searched("H 8", once).path("search").path("missed").asDouble();
+        List<Map<String, Object>> told = new ArrayList<>();
+        for (String code : List.of("H 1", "H 3", "H 5", "H 6", "H 7", "H 11")) {
+            JsonNode box = searched(code, Map.of()).path("boxes").get(0);
+            Map<String, Object> entry = Client.entry(LocalDate.parse("2026-06-09"),
+                    Client.deed("QUEEN_SEARCHED", "hive", id(code), "why", "SHOW", "traits", List.of(), "muchSmoke",
+                            false, "poorLight", false, "beginner", false, "looks", passes(box, 2)));
+            assertThat(owner.record(entry).status()).isEqualTo(200);
+            told.add(entry);
+        }
+        JsonNode after = searched("H 8", once).path("search");
+        assertThat(1 - after.path("missed").asDouble()).isLessThan(0.9 * (1 - before));
+        assertThat(after.path("reasons").toString()).contains("By your own searches you saw her 0 times");
+        JsonNode theirs = crew.post("/api/v1/colonies/" + id("H 8") + "/search", once).json().path("search");
+        assertThat(theirs.path("missed").asDouble()).isEqualTo(before);
+        assertThat(theirs.path("reasons").toString()).doesNotContain("By your own searches");
+        told.forEach(entry -> owner.record(Client.withdrawal(entry, LocalDate.parse("2026-06-09"))));
+        assertThat(searched("H 8", once).path("search").path("missed").asDouble()).isEqualTo(before);
+    }
+
     // --- a stranger asks ---------------------------------------------------------------------------------------------
 
     private JsonNode asked(Object... fields) {
