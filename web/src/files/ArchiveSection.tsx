@@ -91,7 +91,7 @@ export function ArchiveSection() {
           {t('files.archiveRead', { count: data.entries })}
         </p>
       )}
-      {data && data.faults.length > 0 && (
+      {data?.empty && data.faults.length > 0 && (
         <div role="alert" className="mt-3 text-crown">
           <p className="font-semibold">{t('files.archiveRefused')}</p>
           <ul className="space-y-1">

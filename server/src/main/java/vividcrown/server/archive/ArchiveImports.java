@@ -2,10 +2,14 @@ package vividcrown.server.archive;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.nio.file.StandardCopyOption;
 import java.util.Optional;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
+import vividcrown.core.reason.Sentence;
 import vividcrown.server.job.Beside;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.problem.Refusal;
@@ -30,7 +34,16 @@ class ArchiveImports {
 
     void begin(InputStream in) throws IOException {
         reader.requireEmpty();
-        uploads.keep(in);
+        // a slow line holds a file, not a connection to the database
+        Path file = Files.createTempFile("archive", ".json");
+        try {
+            Files.copy(in, file, StandardCopyOption.REPLACE_EXISTING);
+            try (InputStream whole = Files.newInputStream(file)) {
+                uploads.keep(whole);
+            }
+        } finally {
+            Files.delete(file);
+        }
         beside.start(NAME, CurrentOperation.require(), this::goOn);
     }
 
@@ -47,6 +60,11 @@ class ArchiveImports {
                 rows.begin();
             } catch (Refusal refused) {
                 uploads.refused(waiting.get().id(), refused.findings());
+            } catch (RuntimeException failed) {
+                // nobody waits for what will not go on; if this cannot be written down either, the next start begins anew
+                uploads.refused(waiting.get().id(),
+                        Refusal.invalid("", Sentence.of("refusal.archiveStopped")).findings());
+                throw failed;
             }
         }
     }

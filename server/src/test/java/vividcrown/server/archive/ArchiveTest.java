@@ -14,6 +14,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import javax.sql.DataSource;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -209,6 +210,22 @@ class ArchiveTest {
                 .sql("select count(*) from archive_part where upload_id = ?").param(kept).query(Integer.class)
                 .single()))
                 .as("the file is not kept any longer").isZero();
+    }
+
+    @Test
+    void what_stops_for_no_fault_of_the_file_says_so_and_can_be_sent_again() {
+        String archive = here.signedIn(here.demo().ownerEmail()).get("/api/v1/exports/archive.json").text();
+        UUID operation = UUID.randomUUID();
+        Client mira = foundElsewhere(operation, "Europe/Zurich");
+        JdbcClient owner = JdbcClient.create(elsewhere.context().getBean("ownerDataSource", DataSource.class));
+        owner.sql("create function full_disk() returns trigger language plpgsql as "
+                + "$$ begin raise exception 'no space left' using errcode = '53100'; end $$").update();
+        owner.sql("create trigger full_disk before insert on journal_entry for each row when (new.operation_id = '%s') "
+                .formatted(operation) + "execute function full_disk()").update();
+        assertThat(faults(mira, archive)).singleElement().asString().contains("not the file's")
+                .contains("Send it again");
+        owner.sql("drop trigger full_disk on journal_entry").update();
+        assertThat(broughtBack(mira, archive).path("entries").asInt()).isEqualTo(everything(archive).size());
     }
 
     @Test
