@@ -163,9 +163,10 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
         Set<QueenTrait> all = traits == null ? known : Set.copyOf(traits);
         return Refusal.checked(() -> new Circumstances(all, laying, Boolean.TRUE.equals(muchSmoke),
                 Boolean.TRUE.equals(uneasy), Boolean.TRUE.equals(poorLight),
-                looks == null
+                looks == null && seen == null
                         ? new Searcher(Boolean.TRUE.equals(beginner), own)
-                        : Searcher.of(Boolean.TRUE.equals(beginner), looks, seen == null ? 0 : seen)),
+                        : Searcher.of(Boolean.TRUE.equals(beginner), looks == null ? 0 : looks,
+                                seen == null ? 0 : seen)),
                 "traits");
     }
 

@@ -265,6 +265,12 @@ class SearchTest {
         return stranger.post("/api/v1/reckon/search", all).json();
     }
 
+    @Test
+    void a_record_of_more_queens_seen_than_looked_for_is_refused() {
+        assertThat(stranger.post("/api/v1/reckon/search", Map.of("day", DAY, "boxes",
+                List.of(Map.of("frames", 10, "slots", 11)), "search", Map.of("seen", 3))).status()).isEqualTo(422);
+    }
+
     private String stop(Object... fields) {
         return asked(fields).path("search").path("stop").asString();
     }
