@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.Stream;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
 
@@ -32,8 +31,9 @@ final class Prior {
     private static final double OF_ITS_OWN = 0.7;
     private static final double OF_THE_FACING = 0.19;
     private static final double OF_THE_BACK = 0.11;
-    /** Signs of many sides that agree: fitted so that she is on combs as often as is said of them, in hives that were lived through. */
-    private static final double AGREEING = 0.6;
+    /** How often signs mislead, however many agree; fitted as {@link OnceRead#agreeing}. */
+    private static final double MISLED = 0.15;
+    private static final double MISLED_SPREAD = 0.5;
     private static final double RESTLESS_SPREAD = 0.6;
     private static final double VIRGIN_SPREAD = 0.3;
     private static final double DIRECTION_IN_WINTER = 0.2;
@@ -63,13 +63,9 @@ final class Prior {
     /** For each place, given that she is in the hive; together 1, none at nought. */
     double[] odds() {
         double[] combs = smoothed(byContent());
-        double spread = under.is(QueenTrait.VIRGIN)
-                ? VIRGIN_SPREAD
-                : under.isRestless() ? RESTLESS_SPREAD : 1 + AGREEING * shareRead() * direction(under.laying());
-        for (int at = 0; at < combs.length; at++) {
-            combs[at] = Math.pow(combs[at], spread);
-        }
-        double[] odds = shared(combs);
+        double[] odds = shared(under.is(QueenTrait.VIRGIN)
+                ? spread(combs, VIRGIN_SPREAD)
+                : under.isRestless() ? spread(combs, RESTLESS_SPREAD) : agreed(combs));
         hive.lastSeen().ifPresent(seen -> towards(odds, seen));
         double floor = LEAST / odds.length;
         for (int at = 0; at < odds.length; at++) {
@@ -78,12 +74,29 @@ final class Prior {
         return odds;
     }
 
+    /** @return together 1; to the power given: below 1 flatter, above it sharper */
+    private static double[] spread(double[] combs, double power) {
+        double[] spread = Arrays.stream(combs).map(one -> one > 0 ? Math.pow(one, power) : 0).toArray();
+        double sum = Arrays.stream(spread).sum();
+        return Arrays.stream(spread).map(one -> one / sum).toArray();
+    }
+
+    /** Signs of many sides that agree say more than each of them, and all of them mislead at times. */
+    private double[] agreed(double[] combs) {
+        double signs = shareRead() * direction(under.laying());
+        double[] sharp = spread(combs, 1 + signs * OnceRead.agreeing(hive.readDays()));
+        double[] flat = spread(combs, MISLED_SPREAD);
+        for (int at = 0; at < sharp.length; at++) {
+            sharp[at] = (1 - MISLED * signs) * sharp[at] + MISLED * signs * flat[at];
+        }
+        return sharp;
+    }
+
     /** Of all sides of combs. */
     private double shareRead() {
-        List<Shows> all = hive.boxes().stream().flatMap(box -> box.combs().stream())
-                .flatMap(comb -> Stream.of(FrameSide.values()).map(side -> Shows.of(comb.on(side)))).toList();
-        long read = all.stream().filter(shows -> shows != Shows.NOTHING).count();
-        return all.isEmpty() ? 0 : (double) read / all.size();
+        int sides = FrameSide.values().length * hive.boxes().stream().mapToInt(box -> box.combs().size()).sum();
+        int read = hive.boxes().stream().mapToInt(box -> shown(box).size()).sum();
+        return sides == 0 ? 0 : (double) read / sides;
     }
 
     private double[] byContent() {
@@ -249,9 +262,8 @@ final class Prior {
             };
             elsewhere += odds[at];
         }
-        double sum = Arrays.stream(combs).sum();
         for (int at = 0; at < odds.length; at++) {
-            odds[at] += combs[at] / sum * (1 - elsewhere);
+            odds[at] += combs[at] * (1 - elsewhere);
         }
         return odds;
     }

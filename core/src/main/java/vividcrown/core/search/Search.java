@@ -38,7 +38,6 @@ public final class Search {
     private double notHere;
     /** Of looks in vain: how likely the whole search would have missed her, were she here. */
     private double missed = 1;
-    /** Times that the usual eye would have seen her in the looks so far. */
     private double expected;
     private double minutes;
     private boolean closed;

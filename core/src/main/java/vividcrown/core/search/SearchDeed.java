@@ -54,13 +54,13 @@ public sealed interface SearchDeed extends Deed {
         }
 
         /** The same, with what was known of the hive. */
-        public Searched with(KnownOfHive hives) {
-            return new Searched(hive, why, traits, muchSmoke, poorLight, beginner, looks, held, Optional.of(hives));
+        public Searched with(Optional<KnownOfHive> hives) {
+            return new Searched(hive, why, traits, muchSmoke, poorLight, beginner, looks, held, hives);
         }
 
         /** The same, with what it tells of the eye of whoever searched. @throws IllegalArgumentException as {@link #missed()} */
         public Searched told() {
-            return known.map(before -> with(before.telling(tellsOfTheEye()))).orElse(this);
+            return with(known.map(before -> before.telling(tellsOfTheEye(before))));
         }
 
         /**
@@ -97,16 +97,15 @@ public sealed interface SearchDeed extends Deed {
             return looks.stream().filter(SearchLook::found).map(SearchLook::place).findFirst();
         }
 
-        /** What it tells of the eye of whoever searched, by the figures of the trade; nothing if nobody knows how the hive stood. */
-        private OwnRecord tellsOfTheEye() {
-            return known.map(before -> new OwnRecord(search(before, OwnRecord.NONE).expected(), isFound() ? 1 : 0))
-                    .orElse(OwnRecord.NONE);
+        /** By the figures of the trade. */
+        private OwnRecord tellsOfTheEye(KnownOfHive before) {
+            return new OwnRecord(search(before, OwnRecord.NONE).expected(), isFound() ? 1 : 0);
         }
 
         private Search search(KnownOfHive before, OwnRecord own) {
             return Search.after(new HiveSearched(before.boxes(), before.readDays(), Optional.empty(), before.chance()),
                     new Circumstances(traits, before.laying(), muchSmoke, false, poorLight,
-                            new Searcher(beginner, own)),
+                            Searcher.byTheRecord(beginner, own)),
                     looks.stream().<SearchAct>map(SearchLook::act).toList());
         }
 

@@ -233,7 +233,7 @@ class SearchAgainstTest {
         int[] there = new int[10];
         int[] many = new int[10];
         for (int seed = 1; seed <= 1_500; seed++) {
-            LivedSearch hive = new LivedSearch(COMBS, 50_000 + seed);
+            LivedSearch hive = new LivedSearch(COMBS, 400_000 + seed);
             RandomGenerator luck = new SplittableRandom(seed);
             List<SearchAct> acts = new ArrayList<>();
             int lifts = luck.nextInt(5);
@@ -270,6 +270,35 @@ class SearchAgainstTest {
             }
         }
         assertThat(off / all).isLessThan(0.03);
+    }
+
+    /** The table leans the way of what is counted in lived hives, and never further: no real queen lays so evenly. */
+    @Test
+    void what_a_side_showed_once_leans_no_further_than_what_is_counted() {
+        int told = 0;
+        for (int days : new int[]{1, 3, 7, 14, 21, 42}) {
+            double[] here = new double[Shows.values().length];
+            double[] sides = new double[Shows.values().length];
+            for (int seed = 1; seed <= 2_000; seed++) {
+                LivedSearch hive = new LivedSearch(COMBS, 500_000 + seed);
+                List<CombThere> combs = hive.read(days, false).box(1).combs();
+                for (int side = 0; side < 2 * COMBS; side++) {
+                    CombThere comb = combs.get(side / 2);
+                    int shows = Shows.of(side % 2 == 0 ? comb.near() : comb.far()).ordinal();
+                    sides[shows]++;
+                    here[shows] += hive.queen() == side ? 1 : 0;
+                }
+            }
+            for (Shows shows : Shows.values()) {
+                double counted = Math.log(2 * COMBS * here[shows.ordinal()] / sides[shows.ordinal()]);
+                if (sides[shows.ordinal()] > 1_000 && Math.abs(counted) > 0.3) {
+                    double table = Math.log(OnceRead.times(shows, days));
+                    assertThat(table / counted).as("%s, %d days ago", shows, days).isBetween(0.0, 1.15);
+                    told++;
+                }
+            }
+        }
+        assertThat(told).isGreaterThan(20);
     }
 
     /** Who sees half as well as the trade says is known after a hundred searches, and so is who sees as the trade says. */

@@ -217,6 +217,10 @@ class SearchTest {
         assertThat(Searcher.of(false, 200, 110).sees(0.85)).as("as good as the trade, and she is marked")
                 .isCloseTo(0.85, within(1e-9));
         assertThat(Searcher.of(false, 200, 200).sees(0.85)).as("no eye is perfect").isEqualTo(0.95);
+        OwnRecord onlyFound = new OwnRecord(11, 40);
+        assertThat(Searcher.byTheRecord(false, onlyFound).sees(0.55)).as("searches in vain were not written down")
+                .isLessThanOrEqualTo(1.2 * 0.55);
+        assertThat(Searcher.byTheRecord(false, new OwnRecord(40, 5)).sees(0.55)).isLessThan(0.2);
         assertThat(Searcher.of(true, 200, 110).sees(0.55)).as("no beginner any longer, by the record")
                 .isGreaterThan(0.5);
     }

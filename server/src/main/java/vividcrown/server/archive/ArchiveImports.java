@@ -6,19 +6,15 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardCopyOption;
 import java.util.Optional;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.job.Beside;
-import vividcrown.server.operation.CurrentOperation;
+import vividcrown.server.job.LongWork;
 import vividcrown.server.problem.Refusal;
 
 /** Reads archives beside the requests, then makes their rows. A server that is killed meanwhile begins anew when it starts again. */
 @Component
-class ArchiveImports {
-
-    private static final String NAME = "archive";
+class ArchiveImports implements LongWork {
 
     private final ArchiveUploads uploads;
     private final ArchiveReader reader;
@@ -44,15 +40,16 @@ class ArchiveImports {
         } finally {
             Files.delete(file);
         }
-        beside.start(NAME, CurrentOperation.require(), this::goOn);
+        beside.start(this);
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void goOnAfterAStart() {
-        beside.startAll(NAME, this::goOn);
+    @Override
+    public String name() {
+        return "archive";
     }
 
-    private void goOn() {
+    @Override
+    public void goOn() {
         Optional<ArchiveUploads.Upload> waiting = uploads.last().filter(last -> !last.ended());
         if (waiting.isPresent()) {
             try {

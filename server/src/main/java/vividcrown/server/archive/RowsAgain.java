@@ -1,19 +1,15 @@
 package vividcrown.server.archive;
 
 import java.util.UUID;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import vividcrown.server.job.Beside;
 import vividcrown.server.job.LongJobs;
+import vividcrown.server.job.LongWork;
 import vividcrown.server.journal.Rebuild;
-import vividcrown.server.operation.CurrentOperation;
 
 /** Makes the rows of a record that was brought back. A server that is killed meanwhile begins with it when it starts again. */
 @Component
-class RowsAgain {
-
-    private static final String NAME = "rows-again";
+class RowsAgain implements LongWork {
 
     private final Beside beside;
     private final LongJobs jobs;
@@ -26,15 +22,16 @@ class RowsAgain {
     }
 
     void begin() {
-        beside.start(NAME, CurrentOperation.require(), this::goOn);
+        beside.start(this);
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void goOnAfterAStart() {
-        beside.startAll(NAME, this::goOn);
+    @Override
+    public String name() {
+        return "rows-again";
     }
 
-    private void goOn() {
+    @Override
+    public void goOn() {
         for (UUID job : jobs.waiting(LongJobs.ROWS)) {
             rebuild.all(done -> jobs.isAt(job, (int) done, 0));
             jobs.end(job);

@@ -4,14 +4,13 @@ import java.sql.Timestamp;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import vividcrown.core.reason.Sentence;
 import vividcrown.server.clock.Today;
 import vividcrown.server.job.Beside;
+import vividcrown.server.job.LongWork;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
@@ -21,9 +20,8 @@ import vividcrown.server.problem.Refusal;
  * meanwhile. A server that is killed goes on with them when it starts again.
  */
 @Component
-class ApiaryImports {
+class ApiaryImports implements LongWork {
 
-    private static final String NAME = "import";
     private static final int ROWS_AT_ONCE = 200;
 
     private final ApiaryImport rows;
@@ -69,7 +67,7 @@ class ApiaryImports {
                 .params(id, CurrentOperation.require(), SignedIn.require().id(), Timestamp.from(today.recordedAt()),
                         good.csv(), good.rows())
                 .update();
-        beside.start(NAME, CurrentOperation.require(), () -> goOn("id = ?", id));
+        beside.start(name(), CurrentOperation.require(), () -> goOn("id = ?", id));
         return progress(id)
                 .orElseThrow(() -> Refusal.invalid("id", Sentence.of("refusal.importElsewhere", id.toString())));
     }
@@ -80,9 +78,14 @@ class ApiaryImports {
                 .query(ImportProgress.class).optional();
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void goOnAfterAStart() {
-        beside.startAll(NAME, () -> goOn("true"));
+    @Override
+    public String name() {
+        return "import";
+    }
+
+    @Override
+    public void goOn() {
+        goOn("true");
     }
 
     private void goOn(String which, Object... arguments) {

@@ -4,6 +4,9 @@ import java.util.UUID;
 import java.util.concurrent.Semaphore;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.operation.Founding;
@@ -19,9 +22,16 @@ public class Beside {
 
     private final Semaphore hands = new Semaphore(HANDS, true);
     private final Founding founding;
+    private final ObjectProvider<LongWork> works;
 
-    Beside(Founding founding) {
+    Beside(Founding founding, ObjectProvider<LongWork> works) {
         this.founding = founding;
+        this.works = works;
+    }
+
+    /** For the current operation. */
+    public void start(LongWork work) {
+        start(work.name(), CurrentOperation.require(), work::goOn);
     }
 
     /** @param name of the work, as the log calls it */
@@ -40,7 +50,9 @@ public class Beside {
     }
 
     /** For every operation, one beside the other: what a server that was killed left undone. */
-    public void startAll(String name, Runnable work) {
-        founding.operations().forEach(operation -> start(name, operation, work));
+    @EventListener(ApplicationReadyEvent.class)
+    public void goOnAfterAStart() {
+        works.forEach(
+                work -> founding.operations().forEach(operation -> start(work.name(), operation, work::goOn)));
     }
 }

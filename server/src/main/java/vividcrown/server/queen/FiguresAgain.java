@@ -2,8 +2,6 @@ package vividcrown.server.queen;
 
 import java.util.List;
 import java.util.UUID;
-import org.springframework.boot.context.event.ApplicationReadyEvent;
-import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionPhase;
@@ -12,18 +10,16 @@ import vividcrown.core.queen.QueenDeed;
 import vividcrown.core.settings.SettingsDeed;
 import vividcrown.server.job.Beside;
 import vividcrown.server.job.LongJobs;
+import vividcrown.server.job.LongWork;
 import vividcrown.server.journal.Rebuild;
 import vividcrown.server.journal.Recorder;
-import vividcrown.server.operation.CurrentOperation;
 
 /**
  * After the operation has changed its figures, what is due at its living queens and what clashes in their lives is
  * reckoned anew, beside the requests. A server that is killed meanwhile goes on with it when it starts again.
  */
 @Component
-class FiguresAgain {
-
-    private static final String NAME = "figures-again";
+class FiguresAgain implements LongWork {
 
     private final LongJobs jobs;
     private final Rebuild rebuild;
@@ -47,16 +43,17 @@ class FiguresAgain {
     @TransactionalEventListener
     void begin(Recorder.Touched touched) {
         if (touched.kinds().contains(SettingsDeed.OPERATION)) {
-            beside.start(NAME, CurrentOperation.require(), this::goOn);
+            beside.start(this);
         }
     }
 
-    @EventListener(ApplicationReadyEvent.class)
-    void goOnAfterAStart() {
-        beside.startAll(NAME, this::goOn);
+    @Override
+    public String name() {
+        return "figures-again";
     }
 
-    private void goOn() {
+    @Override
+    public void goOn() {
         jobs.waiting(LongJobs.FIGURES).forEach(this::reckon);
     }
 

@@ -164,7 +164,7 @@ public record SearchAsked(@Nullable WhySearch why, @Nullable @Size(max = 6) List
         return Refusal.checked(() -> new Circumstances(all, laying, Boolean.TRUE.equals(muchSmoke),
                 Boolean.TRUE.equals(uneasy), Boolean.TRUE.equals(poorLight),
                 looks == null && seen == null
-                        ? new Searcher(Boolean.TRUE.equals(beginner), own)
+                        ? Searcher.byTheRecord(Boolean.TRUE.equals(beginner), own)
                         : Searcher.of(Boolean.TRUE.equals(beginner), looks == null ? 0 : looks,
                                 seen == null ? 0 : seen)),
                 "traits");

@@ -35,10 +35,7 @@ class SearchDeeds {
                 .flatMap(hive -> searched.of(hive, admission.day()))
                 .map(one -> new SearchDeed.KnownOfHive(one.hive().boxes(), one.hive().readDays(), one.laying(),
                         one.hive().chance(), Optional.of(eyes.own()), Optional.empty()));
-        if (known.isEmpty()) {
-            return asked;
-        }
-        SearchDeed.Searched whole = asked.with(known.get());
+        SearchDeed.Searched whole = asked.with(known);
         try {
             return whole.told();
         } catch (IllegalArgumentException wrong) {

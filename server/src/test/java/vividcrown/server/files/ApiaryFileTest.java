@@ -8,6 +8,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import vividcrown.server.job.Beside;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -117,7 +118,7 @@ class ApiaryFileTest {
         assertThat(confirm(id, csv.toString(), false).json().path("ended").asBoolean()).isFalse();
         assertThat(owner.tell("QUEEN_NOTED", "queen", owner.queenId("R-24-03"), "text", "meanwhile").status())
                 .isEqualTo(200);
-        application.context().getBean(ApiaryImports.class).goOnAfterAStart();
+        application.context().getBean(Beside.class).goOnAfterAStart();
         JsonNode imported = imported(id);
         assertThat(imported.path("queens").asInt()).isEqualTo(1_000);
         assertThat(imported.path("hives").asInt()).isEqualTo(1_000);

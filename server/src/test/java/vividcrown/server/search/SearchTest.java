@@ -8,6 +8,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -252,6 +253,38 @@ class SearchTest {
         assertThat(theirs.path("reasons").toString()).doesNotContain("By your own searches");
         told.forEach(entry -> owner.record(Client.withdrawal(entry, LocalDate.parse("2026-06-09"))));
         assertThat(searched("H 8", once).path("search").path("missed").asDouble()).isEqualTo(before);
+    }
+
+    /** Queens that were found are written down, searches in vain are not: not seeing her must not weigh much more for that. */
+    @Test
+    void a_record_of_nothing_but_finds_hardly_sharpens_an_eye() {
+        Map<String, Object> pass = Map.of("acts", List.of(act(4, "NEAR", "NOTHING"), act(4, "FAR", "NOTHING"),
+                act(5, "NEAR", "NOTHING"), act(5, "FAR", "NOTHING"), act(6, "NEAR", "NOTHING")));
+        double before = searched("H 8", pass).path("search").path("missed").asDouble();
+        for (int search = 0; search < 30; search++) {
+            assertThat(record("H 11", List.of(look(5, "NEAR", "EGGS", true))).status()).isEqualTo(200);
+        }
+        double after = searched("H 8", pass).path("search").path("missed").asDouble();
+        assertThat(1 - after).isBetween(1 - before, 1.25 * (1 - before));
+    }
+
+    /** What was known of a hive is the server's to say: whoever could tell it could make an eye, or a search, of any worth. */
+    @Test
+    void what_was_known_of_a_hive_cannot_be_told_from_outside() {
+        UUID bare = UUID.randomUUID();
+        assertThat(owner.tell(LocalDate.parse("2026-06-09"), "HIVE_SET_UP", "hive", bare, "code", "Bare 1", "yard",
+                owner.get("/api/v1/yards").json().get(0).path("id").asString(), "position", 90, "purpose", "PRODUCTION",
+                "stack", List.of(Map.of("id", UUID.randomUUID(), "kind", "BROOD", "format", "Dadant", "slots", 10,
+                        "frames", 0)))
+                .text()).contains("recorded");
+        Client.Answer told = owner.tell(LocalDate.parse("2026-06-09"), "QUEEN_SEARCHED", "hive", bare, "why", "SHOW",
+                "traits", List.of(), "muchSmoke", false, "poorLight", false, "beginner", false, "looks",
+                List.of(look(1, "NEAR", "EGGS", false)), "known",
+                Map.of("boxes", List.of(), "readDays", 1, "laying", 1, "chance", 0.9, "tells",
+                        Map.of("expected", 900, "seen", 0)));
+        assertThat(told.status()).as(told.text()).isEqualTo(200);
+        String reasons = searched("H 8", Map.of()).path("search").path("reasons").toString();
+        assertThat(reasons).contains("to be expected").doesNotContain("900");
     }
 
     // --- a stranger asks ---------------------------------------------------------------------------------------------
