@@ -9,7 +9,9 @@ import vividcrown.core.search.WhySearch;
 public enum Action {
     LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL,
     /** Cage her, shake every frame, destroy every cell, come back in five to seven days. */
-    REMOVE_CELLS, ARTIFICIAL_SWARM, GIVE_CELL,
+    REMOVE_CELLS,
+    /** Destroy every cell beside a queen who waits in her cage. */
+    CUT_CELLS, ARTIFICIAL_SWARM, GIVE_CELL,
     GIVE_QUEEN,
     /** Brood and nurses first, a queen some hours to a day later. */
     BROOD_THEN_QUEEN,
@@ -29,7 +31,8 @@ public enum Action {
         return switch (this) {
             case TEST_FRAME, BROOD_WEEKLY, BROOD_THEN_QUEEN -> Optional.of(EventKind.BROOD_GIVEN);
             case GIVE_CELL -> Optional.of(EventKind.CELL_GIVEN);
-            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, REMOVE_CELLS, ARTIFICIAL_SWARM,
+            case LEAVE_ALONE, LOOK_AGAIN, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, REMOVE_CELLS, CUT_CELLS,
+                    ARTIFICIAL_SWARM,
                     GIVE_QUEEN,
                     GIVE_FRAME_WITH_CELLS, REQUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP, MARK_BOTH ->
                 Optional.empty();
@@ -44,7 +47,7 @@ public enum Action {
             case REMOVE_CELLS -> Optional.of(WhySearch.CAGE);
             case MARK_BOTH -> Optional.of(WhySearch.MARK);
             // whether she is worth keeping is seen when she is in hand
-            case ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
+            case CUT_CELLS, ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
             case LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, GIVE_CELL, GIVE_QUEEN,
                     BROOD_THEN_QUEEN, GIVE_FRAME_WITH_CELLS, BROOD_WEEKLY ->
                 Optional.empty();

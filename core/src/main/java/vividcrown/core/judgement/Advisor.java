@@ -128,11 +128,9 @@ public final class Advisor {
             case LAYING_QUEEN -> List.of(Action.LEAVE_ALONE);
             case TWO_QUEENS -> List.of(Action.MARK_BOTH, Action.LEAVE_ALONE);
             case VIRGIN -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_CELL, Action.UNITE);
-            case CELLS -> switch (kind(verdict)) {
-                case SWARM -> List.of(Action.ARTIFICIAL_SWARM, Action.REMOVE_CELLS, Action.REDUCE_TO_ONE_CELL);
-                case SUPERSEDURE -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.ARTIFICIAL_SWARM);
-                case EMERGENCY -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
-            };
+            case CELLS -> verdict.contents().chance(Case.KEPT_BESIDE_CELLS) > verdict.chance(Status.CELLS) / 2
+                    ? List.of(Action.CUT_CELLS, Action.ARTIFICIAL_SWARM)
+                    : cells(verdict);
             case JUST_SWARMED -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
             case DRONE_LAYER -> List.of(Action.REQUEEN, Action.UNITE, Action.BREAK_UP);
             case LAYING_WORKERS -> List.of(Action.SHAKE_OUT_FOR_A_NUC, Action.SHAKE_OUT, Action.BROOD_WEEKLY,
@@ -142,6 +140,14 @@ public final class Advisor {
                         Action.GIVE_QUEEN, Action.UNITE, Action.BREAK_UP);
             case RECENTLY_QUEENLESS -> List.of(Action.GIVE_QUEEN, Action.GIVE_CELL, Action.WAIT_FOR_YOUNG_QUEEN,
                     Action.GIVE_FRAME_WITH_CELLS, Action.UNITE);
+        };
+    }
+
+    private static List<Action> cells(Verdict verdict) {
+        return switch (kind(verdict)) {
+            case SWARM -> List.of(Action.ARTIFICIAL_SWARM, Action.REMOVE_CELLS, Action.REDUCE_TO_ONE_CELL);
+            case SUPERSEDURE -> List.of(Action.WAIT_FOR_YOUNG_QUEEN, Action.ARTIFICIAL_SWARM);
+            case EMERGENCY -> List.of(Action.REDUCE_TO_ONE_CELL, Action.WAIT_FOR_YOUNG_QUEEN, Action.GIVE_QUEEN);
         };
     }
 
@@ -162,18 +168,22 @@ public final class Advisor {
         double young = chance(verdict, Case::hasYoungQueen) * Math.min(1, at.mating().of(at.today()) * 1.5);
         double swarm = contents.chance(Case.SWARM_CELLS_OPEN) + contents.chance(Case.SWARM_CELLS_SEALED)
                 + contents.chance(Case.SWARMED);
+        double besideHer = contents.chance(Case.KEPT_BESIDE_CELLS);
         double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
                 + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS);
         return switch (act.action()) {
             // in winter nothing can be done, and nothing is opened
             case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE && season.isWinter(verdict.asOf())
-                    || swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE
+                    || swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE && besideHer < SWARM_AT_STAKE
                             && !livingCellsSeen(readings)
                     || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
             case WAIT_FOR_YOUNG_QUEEN -> contents.chance(Case.SWARM_CELLS_OPEN)
-                    + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE;
+                    + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE
+                    && besideHer < SWARM_AT_STAKE;
+            case CUT_CELLS -> besideHer > QUEEN_MUST_BE_THERE;
             case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
-            case REDUCE_TO_ONE_CELL -> queenright < 0.4;
+            // whether she lives in her cage is seen in a minute
+            case REDUCE_TO_ONE_CELL -> queenright < 0.4 && besideHer < SWARM_AT_STAKE;
             // a failing queen is taken out; a good one is not
             case REQUEEN -> queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE
                     && contents.chance(Case.FAILING) + contents.chance(Case.UNMATED) > 0.8;
@@ -214,7 +224,8 @@ public final class Advisor {
         return new Circumstances(verdict.asOf(), assumptions, mating, season.mates(), longQueenless(verdict, readings),
                 longCells,
                 verdict.proof().queenlessSince().isPresent()
-                        ? verdict.proof().noNewCellsFrom().map(Until::latest).filter(day -> day.isAfter(verdict.asOf()))
+                        || verdict.contents().chance(Case.KEPT_BESIDE_CELLS) > QUEEN_MUST_BE_THERE
+                                ? verdict.proof().noNewCellsFrom().map(Until::latest).filter(day -> day.isAfter(verdict.asOf()))
                         : Optional.empty(),
                 verdict.contents().emerges().or(() -> verdict.proof().next().map(NextQueen::emerges)));
     }

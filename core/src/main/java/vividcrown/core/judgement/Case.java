@@ -4,7 +4,9 @@ package vividcrown.core.judgement;
 public enum Case {
     LAYING,
     /** Mated, and kept from laying: caged, just given, just hived, resting in winter. */
-    KEPT, TWO_QUEENS,
+    KEPT,
+    /** Mated, in a cage, while the bees raise another: the first virgin out would be her end. */
+    KEPT_BESIDE_CELLS, TWO_QUEENS,
     /** She lays, and cells for a swarm are open: weeks can be won. */
     SWARM_CELLS_OPEN,
     /** She lays, and cells for a swarm are sealed: it leaves any day. */
@@ -36,7 +38,8 @@ public enum Case {
                 case NONE, EMERGENCY, GIVEN -> LAYING;
             };
             case TWO -> TWO_QUEENS;
-            case CAGED, GIVEN, HIVED, RESTING -> KEPT;
+            case CAGED, GIVEN -> phase.hasCells() ? KEPT_BESIDE_CELLS : KEPT;
+            case HIVED, RESTING -> KEPT;
             case VIRGIN -> phase.days() < clock.matesUntil() ? VIRGIN_IN_TIME : VIRGIN_LATE;
             case MATED -> MATED;
             case UNMATED -> UNMATED;
@@ -58,7 +61,8 @@ public enum Case {
     /** Whether a mated queen is in there who lays or will. */
     public boolean isQueenright() {
         return switch (this) {
-            case LAYING, KEPT, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING, MATED -> true;
+            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING, MATED ->
+                true;
             case SWARMED, EMERGENCY_CELLS, CELL_GIVEN, VIRGIN_IN_TIME, VIRGIN_LATE, UNMATED, FAILING, LAYING_WORKERS,
                     RECENTLY_QUEENLESS, HOPELESS ->
                 false;
@@ -69,7 +73,8 @@ public enum Case {
     public boolean hasYoungQueen() {
         return switch (this) {
             case VIRGIN_IN_TIME, MATED, CELL_GIVEN, EMERGENCY_CELLS, SWARMED -> true;
-            case LAYING, KEPT, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING, VIRGIN_LATE, UNMATED,
+            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING,
+                    VIRGIN_LATE, UNMATED,
                     FAILING,
                     LAYING_WORKERS, RECENTLY_QUEENLESS, HOPELESS ->
                 false;

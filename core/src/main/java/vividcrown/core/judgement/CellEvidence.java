@@ -81,8 +81,8 @@ final class CellEvidence {
             case NONE -> phase.workersLay() ? 0.05 : phase.since() <= 3 ? 0.05 : 0.02;
             case LAYING -> phase.days() < Phase.SETTLED ? 0.008 : 0.005;
             case TWO -> 0.02;
-            // bees begin cells beside a queen who is caged: she is no less there. Common practice
-            case CAGED -> 0.35;
+            // bees begin cells beside a queen who is caged: some that nobody counted on
+            case CAGED -> 0.03;
             case GIVEN, HIVED, RESTING -> 0.01;
         };
     }

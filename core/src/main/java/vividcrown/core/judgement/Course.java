@@ -28,6 +28,12 @@ final class Course {
     private static final double FAILS_AMONG_WORKERS = 0.6;
     private static final double[] BEGIN_CELLS = {0, 0.5, 0.7, 0.6};
     private static final double[] LARVA_CHOSEN = {0.35, 0.4, 0.25};
+    /** Of those who would begin cells without a queen, so many do beside one in a cage: two in ten in all. */
+    private static final double BESIDE_A_CAGE = 0.06;
+    private static final int OUT_OF_HER_CAGE_DAYS = 3;
+    private static final double GIVEN_BESIDE_CELLS_LOST = 0.04;
+    private static final double TORN_DOWN_FOR_HER = 0.06;
+    private static final double KILLED_BY_A_VIRGIN = 0.9;
     private static final int WORKERS_FROM = 22;
     private static final int WORKERS_OFTEN_FROM = 30;
 
@@ -95,11 +101,16 @@ final class Course {
                 next.put(Phase.queenless(phase.days() + 1), weight * 0.006);
                 next.put(Phase.of(Queen.FAILING, phase.days() + 1, phase.days() + 1), weight * 0.994);
             }
-            case CAGED -> {
-                next.put(Phase.queenless(since), weight * 0.002);
-                next.put(Phase.of(Queen.CAGED, 0, since), weight * 0.998);
+            case CAGED, GIVEN -> {
+                if (phase.hasCells()) {
+                    besideCells(phase, since, weight, next);
+                } else if (phase.queen() == Queen.GIVEN) {
+                    given(phase, since, begun(phase, since, weight, next), next);
+                } else {
+                    next.put(Phase.queenless(since), weight * 0.002);
+                    next.put(Phase.of(Queen.CAGED, 0, since), begun(phase, since, weight * 0.998, next));
+                }
             }
-            case GIVEN -> given(phase, since, weight, next);
             case HIVED -> {
                 next.put(Phase.queenless(since), weight * 0.004);
                 next.put(Phase.laying(0, Phase.GONE), weight * 0.996 * 0.35);
@@ -114,22 +125,55 @@ final class Course {
     }
 
     private void queenless(int since, double weight, Sink next) {
-        double begins = since > Clock.OLDEST_LARVA_DAYS ? 0 : BEGIN_CELLS[Math.min(since, BEGIN_CELLS.length - 1)];
+        double begins = beginsCells(since);
         double workers = since < WORKERS_FROM ? 0 : since < WORKERS_OFTEN_FROM ? 0.025 : 0.055;
-        if (begins > 0) {
-            double all = 0;
-            for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
-                all += age + index >= since ? LARVA_CHOSEN[index] : 0;
-            }
-            for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
-                if (age + index >= since) {
-                    next.put(Phase.queenlessWith(Cells.EMERGENCY, age + index, since),
-                            weight * begins * LARVA_CHOSEN[index] / all);
-                }
-            }
-        }
+        putCells(Queen.NONE, since, weight * begins, next);
         next.put(Phase.workersLaying(0, since), weight * workers);
         next.put(Phase.queenless(since), weight * (1 - begins - workers));
+    }
+
+    private static double beginsCells(int since) {
+        return since > Clock.OLDEST_LARVA_DAYS ? 0 : BEGIN_CELLS[Math.min(since, BEGIN_CELLS.length - 1)];
+    }
+
+    /** Cells begun today on larvae that are there. */
+    private void putCells(Queen queen, int since, double weight, Sink next) {
+        if (weight <= 0) {
+            return;
+        }
+        double all = 0;
+        for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
+            all += age + index >= since ? LARVA_CHOSEN[index] : 0;
+        }
+        for (int age = clock.hatchesAt() + 1, index = 0; index < LARVA_CHOSEN.length; index++) {
+            if (age + index >= since) {
+                next.put(new Phase(queen, 0, Cells.EMERGENCY, age + index, since, false),
+                        weight * LARVA_CHOSEN[index] / all);
+            }
+        }
+    }
+
+    /** Some begin cells beside a queen in a cage, who gives them too little of her scent. @return the weight of those who do not */
+    private double begun(Phase phase, int since, double weight, Sink next) {
+        boolean free = phase.queen() == Queen.GIVEN && phase.days() >= OUT_OF_HER_CAGE_DAYS;
+        double begins = free ? 0 : BESIDE_A_CAGE * beginsCells(since);
+        putCells(phase.queen(), since, weight * begins, next);
+        return weight * (1 - begins);
+    }
+
+    /** She waits in her cage: they keep their cells, or tear them down for her; the first virgin out is her end. */
+    private void besideCells(Phase phase, int since, double weight, Sink next) {
+        boolean given = phase.queen() == Queen.GIVEN;
+        double lost = given ? GIVEN_BESIDE_CELLS_LOST : 0.002;
+        double tornDown = given ? TORN_DOWN_FOR_HER : 0;
+        next.put(Phase.queenlessWith(phase.cells(), phase.cellDays() + 1, since), weight * lost);
+        next.put(Phase.of(phase.queen(), given ? OUT_OF_HER_CAGE_DAYS : 0, since), weight * (1 - lost) * tornDown);
+        double stays = weight * (1 - lost) * (1 - tornDown);
+        double opens = clock.opens(phase.cellDays() + 1);
+        double killed = (1 - EMERGENCY_FAILS) * KILLED_BY_A_VIRGIN;
+        next.put(Phase.virgin(0, since, true), stays * opens * killed);
+        next.put(Phase.of(phase.queen(), 0, since), stays * opens * (1 - killed));
+        next.put(new Phase(phase.queen(), 0, phase.cells(), phase.cellDays() + 1, since, false), stays * (1 - opens));
     }
 
     private void workers(Phase phase, int since, double weight, Sink next) {

@@ -21,6 +21,8 @@ final class Happenings {
     private static final double QUEEN_ACCEPTED = 0.86;
     private static final double VIRGIN_ACCEPTED = 0.65;
     private static final double ACCEPTED_BESIDE_CELLS = 0.3;
+    /** In her cage the bees cannot reach her. */
+    private static final double WAITS_BESIDE_CELLS = 0.8;
     /** What was begun in the first days they tear down for a queen. */
     private static final int CELLS_JUST_BEGUN_DAYS = 2;
     /** A virgin or a queen overlooked kills the one that is given nine times in ten. */
@@ -32,6 +34,7 @@ final class Happenings {
     private static final double GIVEN_BESIDE_CELLS = 0.5;
     /** Of cells left when a prime swarm leaves, how old the oldest is from the day of sealing on. */
     private static final double[] AGE_WHEN_SWARMING = {0.2, 0.3, 0.25, 0.15, 0.1};
+    private static final double LET_OUT_UNSEEN = 0.05;
     private static final int RELEASED_DAYS = 3;
     /** Days of a virgin that is given, where nobody says it. */
     private static final List<Integer> USUAL_AGES = List.of(1, 3, 5);
@@ -79,12 +82,17 @@ final class Happenings {
             // who cages her has had her in hand
             case QUEEN_CAGED -> belief
                     .weighed((_, phase) -> phase.queen() == Queen.NONE ? 0.02 : phase.isQueenright() ? 1 : 0.15)
-                    .after((phase, weight, next) -> next.put(
-                            phase.isQueenright() ? Phase.of(Queen.CAGED, 0, sinceOf(phase)) : phase, weight));
-            case QUEEN_RELEASED -> belief.after((phase, weight, next) -> {
+                    .after((phase, weight, next) -> next.put(phase.isQueenright()
+                            ? new Phase(Queen.CAGED, 0, phase.cells(), phase.cellDays(), sinceOf(phase), false)
+                            : phase, weight));
+            // who lets her out sees that she lives
+            case QUEEN_RELEASED -> belief.weighed((_, phase) -> phase.isQueenright() ? 1 : LET_OUT_UNSEEN)
+                    .after((phase, weight, next) -> {
                 boolean kept = phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN;
                 // out of the cage she takes a day or some to begin
-                next.put(kept ? Phase.of(Queen.GIVEN, RELEASED_DAYS, phase.since()) : phase, weight);
+                next.put(kept
+                        ? new Phase(Queen.GIVEN, RELEASED_DAYS, phase.cells(), phase.cellDays(), phase.since(), false)
+                        : phase, weight);
             });
             case BROOD_GIVEN -> belief.after(Happenings::broodGiven);
             case BROOD_TAKEN -> belief.after((phase, weight, next) -> next.put(broodTaken(phase), weight));
@@ -168,12 +176,16 @@ final class Happenings {
     }
 
     private static void queenGiven(Phase phase, double weight, Course.Sink next) {
+        if (phase.queen() == Queen.NONE && phase.hasCells() && !phase.workersLay()
+                && phase.since() > CELLS_JUST_BEGUN_DAYS) {
+            // whether she is kept is seen when they tear the cells down, or somebody does
+            next.put(new Phase(Queen.GIVEN, 0, phase.cells(), phase.cellDays(), phase.since(), false),
+                    weight * WAITS_BESIDE_CELLS);
+            next.put(phase, weight * (1 - WAITS_BESIDE_CELLS));
+            return;
+        }
         double accepted = switch (phase.queen()) {
-            case NONE -> phase.workersLay()
-                    ? ACCEPTED_AMONG_WORKERS
-                    : phase.hasCells() && phase.since() > CELLS_JUST_BEGUN_DAYS
-                            ? ACCEPTED_BESIDE_CELLS
-                            : QUEEN_ACCEPTED;
+            case NONE -> phase.workersLay() ? ACCEPTED_AMONG_WORKERS : QUEEN_ACCEPTED;
             case VIRGIN, MATED, UNMATED, FAILING -> ACCEPTED_BESIDE_A_RIVAL;
             case LAYING, TWO, CAGED, GIVEN, HIVED, RESTING -> 0;
         };

@@ -257,6 +257,9 @@ final class Likelihoods {
         if (phase.queen() == Queen.NONE && phase.cells() == Cells.EMERGENCY) {
             return phase.workersLay() ? 0.85 : 0.93;
         }
+        if (phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN) {
+            return phase.hasCells() ? 0.6 : -1;
+        }
         return phase.isQueenright() && phase.hasCells() ? 0.15 : -1;
     }
 }

@@ -19,7 +19,7 @@ import vividcrown.core.time.DatedSpan;
  * the doubt about the state.
  *
  * <p>Expected lessening = doubt now − Σ chance(outcome) × doubt after that outcome, doubt being the entropy of the nine
- * states as they are today, in bits; each state is followed on its own course up to the day of the look (mutual
+ * states as they are today, and of whether a queen is alive in her cage beside cells, in bits; each state is followed on its own course up to the day of the look (mutual
  * information, Shannon 1948). A test frame does what brood given does: it is followed as such. Waiting costs: bees age, and a
  * colony that turns out to be queenless has lost the days.
  */
@@ -52,8 +52,15 @@ final class LookAhead {
     private record Finding(Sentence words, Likelihood likelihood) {
     }
 
-    /** A state that is possible now, with its chance, and what becomes of it. */
-    private record Future(Status now, double chance, Belief then) {
+    /** Cells under way beside a queen in her cage are one state more: what to do about them hangs on her. */
+    private static final int BESIDE_HER = Status.values().length;
+
+    /**
+     * A state that is possible now, with its chance, and what becomes of it.
+     *
+     * @param now place among the states
+     */
+    private record Future(int now, double chance, Belief then) {
     }
 
     /**
@@ -67,11 +74,18 @@ final class LookAhead {
             return List.of();
         }
         List<Future> futures = new ArrayList<>();
-        belief.odds().forEach((status, chance) -> {
+        double besideHer = belief.chance(this::isBesideHer);
+        belief.odds().forEach((status, all) -> {
+            boolean parted = status == Status.CELLS && besideHer > NEGLIGIBLE;
+            double chance = parted ? all - besideHer : all;
             if (chance > NEGLIGIBLE) {
-                futures.add(new Future(status, chance, belief.in(phase -> phase.status() == status)));
+                futures.add(new Future(status.ordinal(), chance,
+                        belief.in(phase -> phase.status() == status && !(parted && isBesideHer(phase)))));
             }
         });
+        if (besideHer > NEGLIGIBLE) {
+            futures.add(new Future(BESIDE_HER, besideHer, belief.in(this::isBesideHer)));
+        }
         List<BestLook> all = new ArrayList<>();
         all.add(testFrame(futures, today));
         int waited = 0;
@@ -91,6 +105,10 @@ final class LookAhead {
         }
         return all.stream().filter(look -> look.bits() > WORTH_SAYING)
                 .sorted((one, other) -> Double.compare(other.bits(), one.bits())).toList();
+    }
+
+    private boolean isBesideHer(Phase phase) {
+        return Case.of(phase, clock) == Case.KEPT_BESIDE_CELLS;
     }
 
     private Future later(Future future, LocalDate day) {
@@ -114,18 +132,18 @@ final class LookAhead {
     }
 
     private BestLook look(BestLook.Kind kind, List<Future> futures, DatedSpan when, int days) {
-        double[] now = new double[Status.values().length];
-        futures.forEach(future -> now[future.now().ordinal()] = future.chance());
+        double[] now = new double[BESIDE_HER + 1];
+        futures.forEach(future -> now[future.now()] = future.chance());
         double doubtAfter = 0;
         List<BestLook.Outcome> outcomes = new ArrayList<>();
         for (Finding finding : findings(kind)) {
             double[] stateNow = new double[now.length];
-            double[] stateThen = new double[now.length];
+            double[] stateThen = new double[Status.values().length];
             double[] caseThen = new double[Case.values().length];
             for (Future future : futures) {
                 future.then().each((place, phase, weight) -> {
                     double joint = future.chance() * weight * finding.likelihood().in(place, phase);
-                    stateNow[future.now().ordinal()] += joint;
+                    stateNow[future.now()] += joint;
                     stateThen[Belief.STATUS_OF[place]] += joint;
                     caseThen[caseOf[place]] += joint;
                 });

@@ -11,7 +11,7 @@ import java.util.Objects;
  * so a belief is one number a phase.
  *
  * @param queen the queen, or that there is none
- * @param days of her: a virgin's age, since her first egg, since she was given. Where workers lay: since they began
+ * @param days of her: a virgin's age, since her first egg, since she was given and while no cells are there. Where workers lay: since they began
  * @param cells why queen cells are under way, if any are
  * @param cellDays age of the oldest cell in days from its egg; 0 where there is none
  * @param since age in days of the youngest worker brood that is not hers: days since a fertilised egg was laid here by
@@ -111,8 +111,15 @@ record Phase(Queen queen, int days, Cells cells, int cellDays, int since, boolea
             case UNMATED -> new Phase(queen, Math.clamp(days, 0, UNMATED_DAYS), Cells.NONE, 0, open, false);
             case FAILING ->
                 new Phase(queen, Math.clamp(days, 0, GONE), Cells.NONE, 0, Math.clamp(days, 0, GONE), false);
-            case GIVEN -> new Phase(queen, Math.clamp(days, 0, GIVEN_DAYS), Cells.NONE, 0, open, false);
-            case CAGED, HIVED, RESTING -> new Phase(queen, 0, Cells.NONE, 0, open, false);
+            case GIVEN -> cells == Cells.NONE
+                    ? new Phase(queen, Math.clamp(days, 0, GIVEN_DAYS), Cells.NONE, 0, open, false)
+                    : new Phase(queen, 0, Cells.EMERGENCY, age, open, false);
+            case CAGED -> switch (cells) {
+                case NONE -> of(queen, 0, open);
+                case SWARM -> new Phase(queen, 0, Cells.SWARM, age, open, false);
+                case SUPERSEDURE, EMERGENCY, GIVEN -> new Phase(queen, 0, Cells.EMERGENCY, age, open, false);
+            };
+            case HIVED, RESTING -> of(queen, 0, open);
         };
     }
 
@@ -156,6 +163,10 @@ record Phase(Queen queen, int days, Cells cells, int cellDays, int since, boolea
                 }
                 all.add(new Phase(Queen.NONE, WORKERS_SETTLED, Cells.EMERGENCY, age, since, true));
                 all.add(new Phase(Queen.NONE, WORKERS_SETTLED, Cells.GIVEN, age, since, true));
+                // she sits in her cage while they raise another
+                all.add(new Phase(Queen.CAGED, 0, Cells.SWARM, age, since, false));
+                all.add(new Phase(Queen.CAGED, 0, Cells.EMERGENCY, age, since, false));
+                all.add(new Phase(Queen.GIVEN, 0, Cells.EMERGENCY, age, since, false));
             }
             for (int days = 0; days <= WORKERS_SETTLED; days++) {
                 all.add(workersLaying(days, since));
@@ -220,8 +231,8 @@ record Phase(Queen queen, int days, Cells cells, int cellDays, int since, boolea
     /** The state in one word. */
     Status status() {
         return switch (queen) {
-            case LAYING -> hasCells() ? Status.CELLS : Status.LAYING_QUEEN;
-            case CAGED, GIVEN, HIVED, RESTING -> Status.LAYING_QUEEN;
+            case LAYING, CAGED, GIVEN -> hasCells() ? Status.CELLS : Status.LAYING_QUEEN;
+            case HIVED, RESTING -> Status.LAYING_QUEEN;
             case TWO -> Status.TWO_QUEENS;
             case VIRGIN, MATED -> Status.VIRGIN;
             case UNMATED, FAILING -> Status.DRONE_LAYER;

@@ -81,7 +81,8 @@ class AdviceVignettesTest {
     void a_queen_in_her_cage_is_no_queenless_colony() {
         Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(12), Reading.of(day(0), Sign.EGGS),
                 Reading.of(day(12)).without(Sign.OPEN_BROOD));
-        assertThat(asked.chance(Case.KEPT)).isGreaterThan(0.9);
+        assertThat(asked.chance(Case.KEPT, Case.KEPT_BESIDE_CELLS)).isGreaterThan(0.9);
+        assertThat(asked.chance(Case.KEPT)).isGreaterThan(0.7);
         assertThat(DESTROYS).doesNotContain(asked.first());
     }
 
@@ -90,8 +91,37 @@ class AdviceVignettesTest {
     void cells_beside_a_caged_queen_are_not_left_for_a_young_one() {
         Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(6), Reading.of(day(6), Sign.OLD_LARVAE)
                 .without(Sign.EGGS).with(CellLook.LONG, CombPlace.AMONG_WORKER_BROOD, 3));
-        assertThat(asked.chance(Case.KEPT)).isGreaterThan(0.7);
-        assertThat(asked.first()).isEqualTo(Action.LOOK_AGAIN);
+        assertThat(asked.chance(Case.KEPT_BESIDE_CELLS)).isGreaterThan(0.8);
+        assertThat(asked.first()).isEqualTo(Action.CUT_CELLS);
+        assertThat(asked.advice().options()).extracting(Option::action).doesNotContain(Action.WAIT_FOR_YOUNG_QUEEN,
+                Action.REDUCE_TO_ONE_CELL);
+    }
+
+    /** They were there before she was caged, and do not go for that. */
+    @Test
+    void swarm_cells_do_not_go_because_she_is_caged() {
+        Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(1),
+                Reading.of(day(0), Sign.EGGS, Sign.QUEEN).with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6));
+        assertThat(asked.chance(Case.KEPT_BESIDE_CELLS)).isGreaterThan(0.9);
+        assertThat(asked.first()).isEqualTo(Action.CUT_CELLS);
+    }
+
+    /** A queen given meets the cells that were begun for the old one; seen alive in her cage she is worth more than they are. */
+    @Test
+    void cells_beside_a_queen_that_was_given_are_cut_and_she_stays() {
+        List<ColonyEvent> given = List.of(event(0, EventKind.QUEEN_REMOVED), event(1, EventKind.QUEEN_GIVEN));
+        Asked seen = ask(given, day(4), Reading.of(day(4), Sign.LARVAE, Sign.QUEEN).without(Sign.EGGS)
+                .with(CellLook.JELLY, CombPlace.AMONG_WORKER_BROOD, 3));
+        assertThat(seen.chance(Case.KEPT_BESIDE_CELLS)).isGreaterThan(0.8);
+        assertThat(seen.first()).isEqualTo(Action.CUT_CELLS);
+        Option cut = seen.advice().options().getFirst();
+        assertThat(cut.gates()).extracting(Option.Opens::open).containsExactly(false);
+        assertThat(cut.followUps()).first().satisfies(look -> assertThat(look.days().earliest()).isBetween(day(7), day(8)));
+        Asked unseen = ask(given, day(6), Reading.of(day(6), Sign.SEALED_WORKER, Sign.OLD_LARVAE).without(Sign.EGGS)
+                .with(CellLook.SEALED, CombPlace.AMONG_WORKER_BROOD, 3));
+        assertThat(unseen.chance(Case.KEPT_BESIDE_CELLS)).isBetween(0.2, 0.6);
+        assertThat(unseen.first()).isEqualTo(Action.LOOK_AGAIN);
+        assertThat(unseen.verdict().settle()).first().extracting(BestLook::kind).isEqualTo(BestLook.Kind.QUEEN);
     }
 
     @Test

@@ -10,6 +10,8 @@ import vividcrown.core.introduction.Receiver;
 import vividcrown.core.introduction.Receiver.Nurses;
 import vividcrown.core.introduction.Receiver.Search;
 import vividcrown.core.journal.Entry;
+import vividcrown.core.judgement.Contents;
+import vividcrown.core.judgement.Contents.QueenIs;
 import vividcrown.core.judgement.Status;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.ColonyEvent;
@@ -47,13 +49,17 @@ class Receivers {
                 .orElse(today.minusDays(SEARCH_HOLDS_DAYS));
         List<Entry> lately = facts.reads().stream().filter(entry -> !entry.day().isBefore(since)).toList();
         return new Receiver(hive.code(),
-                bounded(verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS)
-                        + verdict.chance(Status.DRONE_LAYER)),
-                bounded(verdict.chance(Status.VIRGIN)),
-                bounded(verdict.chance(Status.CELLS) + verdict.chance(Status.JUST_SWARMED)),
+                bounded(is(verdict, QueenIs.LAYING) + is(verdict, QueenIs.KEPT_FROM_LAYING)
+                        + is(verdict, QueenIs.TWO) + is(verdict, QueenIs.LAYS_DRONES)),
+                bounded(is(verdict, QueenIs.VIRGIN) + is(verdict, QueenIs.MATED)),
+                bounded(1 - verdict.contents().cells().getOrDefault(Contents.CellsAre.NONE, 1.0)),
                 bounded(verdict.chance(Status.LAYING_WORKERS)), search(lately), cutOn(facts.events(), today),
                 lastEgg(verdict, today), Nurses.MANY, flow(yard, today), temper(facts), robbed(facts),
                 Suspicion.of(facts.readings()).stops(), worth, "", true);
+    }
+
+    private static double is(Verdict verdict, QueenIs who) {
+        return verdict.contents().queen().getOrDefault(who, 0.0);
     }
 
     private static double bounded(double chance) {

@@ -223,17 +223,7 @@ class HiveUnits {
     }
 
     private static UnitQueen queen(ColonyStanding standing) {
-        UnitQueen.Is is = switch (standing.leading()) {
-            case LAYING_QUEEN, TWO_QUEENS -> UnitQueen.Is.LAYING;
-            // a laying queen beside swarm cells is the commonest case
-            case CELLS -> UnitQueen.Is.LAYING;
-            case VIRGIN -> UnitQueen.Is.VIRGIN;
-            case JUST_SWARMED -> UnitQueen.Is.CELL;
-            case DRONE_LAYER -> UnitQueen.Is.DRONE_LAYER;
-            case LAYING_WORKERS -> UnitQueen.Is.LAYING_WORKERS;
-            case RECENTLY_QUEENLESS, HOPELESSLY_QUEENLESS -> UnitQueen.Is.NONE;
-        };
-        return new UnitQueen(is, Optional.empty(), Optional.empty(), standing.chance());
+        return new UnitQueen(standing.odds().is(), Optional.empty(), Optional.empty(), standing.odds().sure());
     }
 
     private static Set<UnitTrait> traits(Hive hive, ColonyBook.Facts facts, ColonyStanding standing,

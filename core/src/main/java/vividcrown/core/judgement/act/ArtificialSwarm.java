@@ -19,7 +19,7 @@ final class ArtificialSwarm extends Act {
     public double worth(Case in, Circumstances at) {
         return switch (in) {
             case LAYING, TWO_QUEENS -> 0.85;
-            case KEPT -> 0.7;
+            case KEPT, KEPT_BESIDE_CELLS -> 0.7;
             case MATED -> 0.5;
             case SUPERSEDING -> 0.75;
             case SWARM_CELLS_OPEN -> at.longCells() ? 0.92 : 0.86;

@@ -26,7 +26,7 @@ class GiveCell extends Act {
             case LAYING, TWO_QUEENS, KEPT -> 0.95;
             case MATED -> 0.93;
             case SUPERSEDING -> 0.85;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.48;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.48;
             case SWARMED, EMERGENCY_CELLS -> at.orSaved(0.85 * at.lays(6));
             case CELL_GIVEN -> at.orSaved(at.fromCell());
             case VIRGIN_IN_TIME -> at.orSaved(at.lays(0));

@@ -25,7 +25,7 @@ class GiveQueen extends Act {
             case LAYING, TWO_QUEENS, KEPT -> 0.82;
             case MATED -> 0.75;
             case SUPERSEDING -> 0.75;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.4;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.4;
             case SWARMED, EMERGENCY_CELLS -> 0.3 + 0.4 * at.lays(6);
             case CELL_GIVEN -> 0.3 + 0.4 * at.fromCell();
             case VIRGIN_IN_TIME -> 0.85 * at.lays(0);

@@ -26,7 +26,7 @@ class LeaveAlone extends Act {
             case KEPT, MATED -> 0.95;
             case SUPERSEDING -> 0.9;
             case SWARM_CELLS_OPEN -> 0.55;
-            case SWARM_CELLS_SEALED -> 0.5;
+            case SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.5;
             case SWARMED, EMERGENCY_CELLS -> 0.85 * at.lays(6);
             case CELL_GIVEN -> at.fromCell();
             case VIRGIN_IN_TIME -> at.lays(0);

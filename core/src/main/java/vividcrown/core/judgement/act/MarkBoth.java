@@ -19,7 +19,7 @@ final class MarkBoth extends Act {
         return switch (in) {
             case TWO_QUEENS -> 0.99;
             case LAYING, KEPT, MATED, SUPERSEDING -> 0.9;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.45;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.45;
             case VIRGIN_IN_TIME, CELL_GIVEN, EMERGENCY_CELLS, SWARMED, RECENTLY_QUEENLESS, VIRGIN_LATE, UNMATED,
                     FAILING, LAYING_WORKERS, HOPELESS ->
                 0.05;

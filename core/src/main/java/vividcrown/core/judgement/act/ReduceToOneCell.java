@@ -20,7 +20,7 @@ final class ReduceToOneCell extends Act {
         return switch (in) {
             case LAYING, TWO_QUEENS, KEPT, MATED -> 0.95;
             case SUPERSEDING -> 0.85;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.45;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.45;
             case SWARMED, EMERGENCY_CELLS -> at.orSaved(0.97 * at.lays(6));
             case CELL_GIVEN -> 0.8 * at.fromCell();
             case VIRGIN_IN_TIME -> 0.95 * at.lays(0);

@@ -8,17 +8,22 @@ import vividcrown.core.judgement.Option;
 import vividcrown.core.time.DaySpan;
 
 /** Cage her, shake every frame, destroy every cell, put her back: while no cell is long. */
-final class RemoveCells extends Act {
+class RemoveCells extends Act {
 
     RemoveCells() {
-        super(Action.REMOVE_CELLS, 0.02, NO_VIRGIN, Set.of(), Gate.QUEEN_IN_HAND);
+        this(Action.REMOVE_CELLS);
+    }
+
+    /** Cells cut beside a queen who stays. */
+    RemoveCells(Action action) {
+        super(action, 0.02, NO_VIRGIN, Set.of(), Gate.QUEEN_IN_HAND);
     }
 
     @Override
     public double worth(Case in, Circumstances at) {
         return switch (in) {
             case LAYING, TWO_QUEENS, KEPT -> 0.96;
-            case MATED -> 0.9;
+            case MATED, KEPT_BESIDE_CELLS -> 0.9;
             case SUPERSEDING -> 0.6;
             case SWARM_CELLS_OPEN -> at.longCells() ? 0.66 : 0.88;
             case SWARM_CELLS_SEALED -> 0.55;

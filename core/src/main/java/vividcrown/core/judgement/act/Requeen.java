@@ -21,7 +21,7 @@ final class Requeen extends Act {
             case LAYING, TWO_QUEENS, KEPT -> 0.78;
             case MATED -> 0.6;
             case SUPERSEDING -> 0.75;
-            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.45;
+            case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.45;
             case SWARMED, EMERGENCY_CELLS -> 0.4;
             case CELL_GIVEN -> 0.4;
             case VIRGIN_IN_TIME -> 0.5;

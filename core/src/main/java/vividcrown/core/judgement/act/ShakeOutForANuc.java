@@ -18,7 +18,7 @@ final class ShakeOutForANuc extends Act {
     @Override
     public double worth(Case in, Circumstances at) {
         return switch (in) {
-            case LAYING, TWO_QUEENS, KEPT, MATED, SUPERSEDING -> 0.35;
+            case LAYING, TWO_QUEENS, KEPT, KEPT_BESIDE_CELLS, MATED, SUPERSEDING -> 0.35;
             case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.35;
             case SWARMED, EMERGENCY_CELLS, CELL_GIVEN, VIRGIN_IN_TIME -> 0.4;
             case VIRGIN_LATE, UNMATED, FAILING -> 0.7;

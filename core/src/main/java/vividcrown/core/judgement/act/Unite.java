@@ -18,7 +18,7 @@ final class Unite extends Act {
     @Override
     public double worth(Case in, Circumstances at) {
         return switch (in) {
-            case LAYING, TWO_QUEENS, KEPT, MATED, SUPERSEDING -> 0.5;
+            case LAYING, TWO_QUEENS, KEPT, KEPT_BESIDE_CELLS, MATED, SUPERSEDING -> 0.5;
             case SWARM_CELLS_OPEN, SWARM_CELLS_SEALED -> 0.45;
             case SWARMED, EMERGENCY_CELLS, CELL_GIVEN, VIRGIN_IN_TIME -> 0.5;
             case VIRGIN_LATE, UNMATED, FAILING -> 0.58;

@@ -21,7 +21,7 @@ final class WaitForYoungQueen extends Act {
             case KEPT, MATED -> 0.95;
             case SUPERSEDING -> 0.92;
             case SWARM_CELLS_OPEN -> 0.52;
-            case SWARM_CELLS_SEALED -> 0.5;
+            case SWARM_CELLS_SEALED, KEPT_BESIDE_CELLS -> 0.5;
             case SWARMED -> at.orSaved(0.88 * at.lays(6));
             case EMERGENCY_CELLS -> at.orSaved(0.9 * at.lays(6));
             case CELL_GIVEN -> at.orSaved(at.fromCell());
