@@ -47,7 +47,8 @@ public enum Action {
             case REMOVE_CELLS -> Optional.of(WhySearch.CAGE);
             case MARK_BOTH -> Optional.of(WhySearch.MARK);
             // whether she is worth keeping is seen when she is in hand
-            case CUT_CELLS, ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC -> Optional.of(WhySearch.KEEP_SAFE);
+            case CUT_CELLS, ARTIFICIAL_SWARM, BREAK_UP, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC ->
+                Optional.of(WhySearch.KEEP_SAFE);
             case LEAVE_ALONE, LOOK_AGAIN, TEST_FRAME, WAIT_FOR_YOUNG_QUEEN, REDUCE_TO_ONE_CELL, GIVE_CELL, GIVE_QUEEN,
                     BROOD_THEN_QUEEN, GIVE_FRAME_WITH_CELLS, BROOD_WEEKLY ->
                 Optional.empty();

@@ -43,6 +43,8 @@ public final class Advisor {
     private static final double SWARM_AT_STAKE = 0.05;
     private static final double TROUBLE_AT_STAKE = 0.08;
     private static final double WAITING_AT_STAKE = 0.3;
+    private static final double TROUBLE_IS_LIKELY = 0.5;
+    private static final int A_WEEK = 7;
     /** Cells are cut only where she is likely there still; and only with her in hand. */
     private static final double QUEEN_MUST_BE_THERE = 0.4;
     private static final double DAY_LOST = 0.004;
@@ -169,11 +171,13 @@ public final class Advisor {
         double swarm = contents.chance(Case.SWARM_CELLS_OPEN) + contents.chance(Case.SWARM_CELLS_SEALED)
                 + contents.chance(Case.SWARMED);
         double besideHer = contents.chance(Case.KEPT_BESIDE_CELLS);
+        boolean lookedInWinter = season.isWinter(verdict.asOf().plusDays(A_WEEK));
         double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
                 + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS);
         return switch (act.action()) {
             // in winter nothing can be done, and nothing is opened
-            case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE && season.isWinter(verdict.asOf())
+            case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE
+                    && (season.isWinter(verdict.asOf()) || lookedInWinter && trouble < TROUBLE_IS_LIKELY)
                     || swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE && besideHer < SWARM_AT_STAKE
                             && !livingCellsSeen(readings)
                     || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
@@ -188,8 +192,9 @@ public final class Advisor {
             case REQUEEN -> queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE
                     && contents.chance(Case.FAILING) + contents.chance(Case.UNMATED) > 0.8;
             case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> queenright < 0.1 && young < 0.25 && !isInHerTime(verdict);
-            case LOOK_AGAIN -> !season.isWinter(verdict.asOf());
-            case TEST_FRAME, BROOD_WEEKLY -> !isInHerTime(verdict) && !season.isWinter(verdict.asOf());
+            case LOOK_AGAIN -> !season.isWinter(verdict.asOf()) && (!lookedInWinter || trouble >= TROUBLE_IS_LIKELY);
+            case TEST_FRAME, BROOD_WEEKLY ->
+                !isInHerTime(verdict) && !season.isWinter(verdict.asOf()) && !lookedInWinter;
             case GIVE_QUEEN, BROOD_THEN_QUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP ->
                 queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE;
         };
@@ -225,8 +230,9 @@ public final class Advisor {
                 longCells,
                 verdict.proof().queenlessSince().isPresent()
                         || verdict.contents().chance(Case.KEPT_BESIDE_CELLS) > QUEEN_MUST_BE_THERE
-                                ? verdict.proof().noNewCellsFrom().map(Until::latest).filter(day -> day.isAfter(verdict.asOf()))
-                        : Optional.empty(),
+                                ? verdict.proof().noNewCellsFrom().map(Until::latest)
+                                        .filter(day -> day.isAfter(verdict.asOf()))
+                                : Optional.empty(),
                 verdict.contents().emerges().or(() -> verdict.proof().next().map(NextQueen::emerges)));
     }
 

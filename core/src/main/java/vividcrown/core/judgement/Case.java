@@ -61,7 +61,8 @@ public enum Case {
     /** Whether a mated queen is in there who lays or will. */
     public boolean isQueenright() {
         return switch (this) {
-            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING, MATED ->
+            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING,
+                    MATED ->
                 true;
             case SWARMED, EMERGENCY_CELLS, CELL_GIVEN, VIRGIN_IN_TIME, VIRGIN_LATE, UNMATED, FAILING, LAYING_WORKERS,
                     RECENTLY_QUEENLESS, HOPELESS ->

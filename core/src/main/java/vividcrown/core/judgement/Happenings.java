@@ -88,12 +88,13 @@ final class Happenings {
             // who lets her out sees that she lives
             case QUEEN_RELEASED -> belief.weighed((_, phase) -> phase.isQueenright() ? 1 : LET_OUT_UNSEEN)
                     .after((phase, weight, next) -> {
-                boolean kept = phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN;
-                // out of the cage she takes a day or some to begin
-                next.put(kept
-                        ? new Phase(Queen.GIVEN, RELEASED_DAYS, phase.cells(), phase.cellDays(), phase.since(), false)
-                        : phase, weight);
-            });
+                        boolean kept = phase.queen() == Queen.CAGED || phase.queen() == Queen.GIVEN;
+                        // out of the cage she takes a day or some to begin
+                        next.put(kept
+                                ? new Phase(Queen.GIVEN, RELEASED_DAYS, phase.cells(), phase.cellDays(), phase.since(),
+                                        false)
+                                : phase, weight);
+                    });
             case BROOD_GIVEN -> belief.after(Happenings::broodGiven);
             case BROOD_TAKEN -> belief.after((phase, weight, next) -> next.put(broodTaken(phase), weight));
             case CELLS_DESTROYED -> belief.after(Happenings::cellsDestroyed);

@@ -31,7 +31,7 @@ public record Season(boolean southern, MatingClimate climate, double mates) {
     private static final int HALF_YEAR_MONTHS = 6;
     private static final int MONTH_DAYS = 30;
     private static final double HARDLY = 0.015;
-    private static final int SHUT_AROUND_DAYS = 25;
+    private static final int SHUT_AHEAD_DAYS = 14;
     private static final double DRONES_FLY_FROM = 0.08;
 
     /** With the trade's losses at mating. */
@@ -77,10 +77,9 @@ public record Season(boolean southern, MatingClimate climate, double mates) {
         return swarmShare(day) >= SWARM_SEASON_FROM;
     }
 
-    /** No afternoon is fit for flight, nor was or will be for weeks: hives stay shut. */
+    /** No afternoon is warm, nor will be for weeks: hives stay shut. */
     public boolean isWinter(LocalDate day) {
-        return climate.fitAfternoon(day) < HARDLY && climate.fitAfternoon(day.minusDays(SHUT_AROUND_DAYS)) < HARDLY
-                && climate.fitAfternoon(day.plusDays(SHUT_AROUND_DAYS)) < HARDLY;
+        return climate.fitAfternoon(day) < HARDLY && climate.fitAfternoon(day.plusDays(SHUT_AHEAD_DAYS)) < HARDLY;
     }
 
     /** Whether drones for mating can be counted on. */

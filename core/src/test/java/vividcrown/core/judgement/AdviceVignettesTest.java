@@ -116,12 +116,26 @@ class AdviceVignettesTest {
         assertThat(seen.first()).isEqualTo(Action.CUT_CELLS);
         Option cut = seen.advice().options().getFirst();
         assertThat(cut.gates()).extracting(Option.Opens::open).containsExactly(false);
-        assertThat(cut.followUps()).first().satisfies(look -> assertThat(look.days().earliest()).isBetween(day(7), day(8)));
+        assertThat(cut.followUps()).first()
+                .satisfies(look -> assertThat(look.days().earliest()).isBetween(day(7), day(8)));
         Asked unseen = ask(given, day(6), Reading.of(day(6), Sign.SEALED_WORKER, Sign.OLD_LARVAE).without(Sign.EGGS)
                 .with(CellLook.SEALED, CombPlace.AMONG_WORKER_BROOD, 3));
         assertThat(unseen.chance(Case.KEPT_BESIDE_CELLS)).isBetween(0.2, 0.6);
         assertThat(unseen.first()).isEqualTo(Action.LOOK_AGAIN);
         assertThat(unseen.verdict().settle()).first().extracting(BestLook::kind).isEqualTo(BestLook.Kind.QUEEN);
+    }
+
+    /** No brood late in October is what most queens do; nothing is opened on cold days to see it once more. Common practice. */
+    @Test
+    void who_rests_at_the_end_of_october_is_left_alone() {
+        for (LocalDate late : List.of(LocalDate.of(2026, 10, 26), LocalDate.of(2026, 11, 10),
+                LocalDate.of(2027, 1, 20))) {
+            Asked asked = ask(List.of(), late, Reading.of(late, Sign.CALM).without(Sign.BROOD));
+            assertThat(asked.first()).as("%s", late).isEqualTo(Action.LEAVE_ALONE);
+        }
+        LocalDate spring = LocalDate.of(2027, 3, 20);
+        assertThat(ask(List.of(), spring, Reading.of(spring, Sign.CALM).without(Sign.BROOD)).first())
+                .isIn(Action.LOOK_AGAIN, Action.TEST_FRAME);
     }
 
     @Test

@@ -11,7 +11,8 @@ public final class Acts {
 
     private static final List<Act> ALL = List.of(new LeaveAlone(), new LookAgain(), new TestFrame(),
             new WaitForYoungQueen(),
-            new ReduceToOneCell(), new RemoveCells(), new CutCells(), new ArtificialSwarm(), new GiveCell(), new GiveQueen(),
+            new ReduceToOneCell(), new RemoveCells(), new CutCells(), new ArtificialSwarm(), new GiveCell(),
+            new GiveQueen(),
             new BroodThenQueen(), new GiveFrameWithCells(), new Requeen(), new Unite(), new ShakeOut(),
             new ShakeOutForANuc(), new BroodWeekly(), new BreakUp(), new MarkBoth());
     private static final Map<Action, Act> BY_ACTION = new EnumMap<>(Action.class);

@@ -17,7 +17,8 @@ final class BroodThenQueen extends GiveQueen {
         return switch (in) {
             case RECENTLY_QUEENLESS, HOPELESS -> 0.85;
             case LAYING_WORKERS -> 0.6;
-            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING, SWARMED,
+            case LAYING, KEPT, KEPT_BESIDE_CELLS, TWO_QUEENS, SWARM_CELLS_OPEN, SWARM_CELLS_SEALED, SUPERSEDING,
+                    SWARMED,
                     EMERGENCY_CELLS,
                     CELL_GIVEN, VIRGIN_IN_TIME, VIRGIN_LATE, MATED, UNMATED, FAILING ->
                 super.worth(in, at);
