@@ -5,6 +5,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.time.Monthly;
 
@@ -37,6 +38,8 @@ public record BeeYear(boolean southern, MatingClimate climate, Map<LocalDate, Do
     private static final int HALF_YEAR_MONTHS = 6;
     private static final int MONTH_DAYS = 30;
     private static final double REST = 0.12;
+    private static final double MAY_REST = 0.3;
+    private static final double LAYS_AGAIN = 0.45;
     /** A night in season is about so much colder than the day. */
     private static final double NIGHT_COLDER_CELSIUS = 10;
 
@@ -81,6 +84,19 @@ public record BeeYear(boolean southern, MatingClimate climate, Map<LocalDate, Do
     public boolean isAutumn(LocalDate day) {
         return laying(day.plusDays(MONTH_DAYS)) < laying(day) - 0.1 && laying(day) < 0.9
                 || laying(day) < REST && laying(day.plusDays(MONTH_DAYS)) <= laying(day);
+    }
+
+    /**
+     * Where a queen who has to begin on that day may lay nothing before spring: the day from which queens lay again.
+     *
+     * @return empty in season, and where they never rest
+     */
+    public Optional<LocalDate> mayRestUntil(LocalDate day) {
+        if (laying(day) >= MAY_REST) {
+            return Optional.empty();
+        }
+        return IntStream.rangeClosed(1, 365).mapToObj(day::plusDays).filter(later -> laying(later) >= LAYS_AGAIN)
+                .findFirst();
     }
 
     /** The day after {@code from} on which laying has all but ended: what a colony has then it winters with. */

@@ -6,13 +6,16 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.CageReading.Act;
 import vividcrown.core.introduction.CageReading.SecondLook;
 import vividcrown.core.introduction.IntroductionDeed.Begun;
 import vividcrown.core.introduction.IntroductionDeed.Cause;
 import vividcrown.core.introduction.IntroductionDeed.Freeing;
 import vividcrown.core.introduction.IntroductionDeed.Outcome;
+import vividcrown.core.introduction.method.HerEggs;
 import vividcrown.core.introduction.method.Method;
+import vividcrown.core.introduction.method.Way;
 import vividcrown.core.journal.Contradiction;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.reason.Sentence;
@@ -155,8 +158,12 @@ public record Introduction(Begun begun, LocalDate since, List<CageReading> readi
                 .distinct().count();
     }
 
-    /** What is to be done next, the soonest first; nothing once it is closed. */
-    public List<Next> ahead(LocalDate today) {
+    /**
+     * What is to be done next, the soonest first; nothing once it is closed.
+     *
+     * @param year of the bees where she is
+     */
+    public List<Next> ahead(LocalDate today, BeeYear year) {
         List<Next> all = new ArrayList<>();
         if (closing.isPresent()) {
             return all;
@@ -165,7 +172,7 @@ public record Introduction(Begun begun, LocalDate since, List<CageReading> readi
                 .ifPresent(from -> all.add(next(Task.SECOND_CUT, DatedSpan.on(from),
                         Sentence.of("introduction.step.secondCut"))));
         if (freedOn.isPresent()) {
-            all.add(eggs(freedOn.get(), today));
+            all.add(eggs(freedOn.get(), today, year));
         } else if (isInCage()) {
             atCage(today, all);
         } else {
@@ -218,13 +225,18 @@ public record Introduction(Begun begun, LocalDate since, List<CageReading> readi
                 .filter(one -> one.mood() == CageReading.Mood.HOSTILE).isPresent();
     }
 
-    private Next eggs(LocalDate freed, LocalDate today) {
-        DatedSpan look = method().way().eggs().orElse(MUST_MATE).from(freed);
-        return look.latest().isBefore(today)
-                ? next(Task.PLAN_B, DatedSpan.on(look.latest().plusDays(1)), Sentence.of(
-                        method().way().eggs().isPresent() ? "introduction.planB.mated" : "introduction.planB.young",
-                        look.latest()))
-                : next(Task.EGGS, look, Sentence.of("introduction.step.eggs"));
+    private Next eggs(LocalDate freed, LocalDate today, BeeYear year) {
+        Optional<HerEggs> hers = method().way().herEggs(DatedSpan.on(freed), year);
+        Way.Step look = hers.map(HerEggs::step)
+                .orElseGet(() -> new Way.Step(MUST_MATE.from(freed), Sentence.of("introduction.step.eggs")));
+        if (look.when().latest().isBefore(today)) {
+            look = hers.flatMap(HerEggs::inSpring).orElse(look);
+        }
+        LocalDate last = look.when().latest();
+        return last.isBefore(today)
+                ? next(Task.PLAN_B, DatedSpan.on(last.plusDays(1)),
+                        hers.map(HerEggs::planB).orElseGet(() -> Sentence.of("introduction.planB.young", last)))
+                : next(Task.EGGS, look.when(), look.what());
     }
 
     private static Next next(Task task, DatedSpan when, Sentence words) {

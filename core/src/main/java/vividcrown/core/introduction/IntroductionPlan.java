@@ -12,6 +12,7 @@ import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.Acceptance.Handling;
 import vividcrown.core.introduction.Receiver.Search;
+import vividcrown.core.introduction.method.HerEggs;
 import vividcrown.core.introduction.method.Method;
 import vividcrown.core.introduction.method.Way;
 import vividcrown.core.mite.BroodBreak;
@@ -104,7 +105,7 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
         List<Objection> objections = new ArrayList<>(objections(receiver, given, day));
         objections.addAll(season(given, day, year));
         LocalDate notBefore = receiver.noNewCellsFrom().filter(day::isBefore).orElse(day);
-        List<Planned> open = ways(receiver, given, day, notBefore, own);
+        List<Planned> open = ways(receiver, given, day, notBefore, year, own);
         // before the search the answer is to search
         open.stream().findFirst().filter(_ -> isSearched(receiver))
                 .filter(way -> way.acceptance().empty() < HARDLY_EMPTY)
@@ -183,9 +184,9 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     }
 
     private static List<Planned> ways(Receiver receiver, Given given, LocalDate day, LocalDate notBefore,
-            Map<Method, Rate> own) {
+            BeeYear year, Map<Method, Rate> own) {
         return Stream.of(Method.values()).filter(method -> fits(method, given, receiver))
-                .map(method -> planned(method, receiver, given, day, notBefore, own))
+                .map(method -> planned(method, receiver, given, day, notBefore, year, own))
                 .sorted(Comparator.comparingDouble((Planned one) -> -one.acceptance().chance().likely())).toList();
     }
 
@@ -204,24 +205,23 @@ public record IntroductionPlan(Verdict verdict, List<Objection> objections, List
     }
 
     private static Planned planned(Method method, Receiver receiver, Given given, LocalDate day, LocalDate notBefore,
-            Map<Method, Rate> own) {
+            BeeYear year, Map<Method, Rate> own) {
         Way way = method.way();
         // candy opens by itself: it is given only once no new cell can be begun any more
         LocalDate gives = way.byHand() || method == Method.WITH_HER_NUC ? day : later(day, notBefore);
         Acceptance acceptance = Acceptance.of(receiver, given, method, Handling.AS_PLANNED, rate(method, own), gives);
-        List<Way.Step> steps = new ArrayList<>(way.on(gives, notBefore));
+        List<Way.Step> steps = new ArrayList<>(way.on(gives, notBefore, year));
         if (notBefore.isAfter(day)) {
             steps.addFirst(new Way.Step(DatedSpan.on(notBefore), Sentence.of("introduction.step.secondCut")));
             steps.sort(Comparator.comparing(step -> step.when().earliest()));
         }
         DatedSpan opens = way.releasedOn(gives, notBefore);
-        LocalDate planB = way.eggs().map(eggs -> opens.latest().plusDays(eggs.latestDay() + 1L))
-                .orElse(opens.latest().plusDays(28));
+        LocalDate young = opens.latest().plusDays(28);
+        Optional<HerEggs> eggs = way.herEggs(opens, year);
         double expected = receiver.worth() * acceptance.chance().likely()
                 - given.cost() * (1 - acceptance.chance().likely());
-        return new Planned(method, acceptance, steps, opens, planB,
-                Sentence.of(way.eggs().isPresent() ? "introduction.planB.mated" : "introduction.planB.young", planB),
-                expected);
+        return new Planned(method, acceptance, steps, opens, eggs.map(HerEggs::planBOn).orElse(young),
+                eggs.map(HerEggs::planB).orElseGet(() -> Sentence.of("introduction.planB.young", young)), expected);
     }
 
     private static LocalDate later(LocalDate one, LocalDate other) {

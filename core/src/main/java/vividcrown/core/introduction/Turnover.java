@@ -2,6 +2,7 @@ package vividcrown.core.introduction;
 
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.assumptions.Figure;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.DaySpan;
 
@@ -17,9 +18,11 @@ public record Turnover(DatedSpan firstDaughters, DatedSpan half, DatedSpan all) 
     /** A summer worker's days. Common practice. */
     private static final DaySpan LIFE = DaySpan.ofDays(28, 35, 42);
 
-    /** @param firstEggs of the new queen */
-    public static Turnover of(DatedSpan firstEggs, Assumptions assumptions) {
-        DatedSpan out = firstEggs.plus(assumptions.span(Figure.WORKER_EMERGES));
+    /** @param firstEggs of the new queen, in season; late in the year she may begin in spring only */
+    public static Turnover of(DatedSpan firstEggs, BeeYear year, Assumptions assumptions) {
+        DatedSpan eggs = year.mayRestUntil(firstEggs.likely())
+                .map(spring -> new DatedSpan(firstEggs.earliest(), spring, spring)).orElse(firstEggs);
+        DatedSpan out = eggs.plus(assumptions.span(Figure.WORKER_EMERGES));
         DaySpan halfALife = DaySpan.ofDays(LIFE.earliestDay() / 2, LIFE.likelyDay() / 2, LIFE.latestDay() / 2);
         return new Turnover(out, out.plus(halfALife), out.plus(LIFE));
     }

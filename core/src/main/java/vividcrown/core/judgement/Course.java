@@ -51,8 +51,9 @@ final class Course {
      * @param mates share of virgins that come to lay where the weather lets them
      * @param stops chance a day that a laying queen stops for the winter
      * @param starts chance a day that one who rests begins again
+     * @param rests share of those who would begin to lay and rest until spring instead
      */
-    record Rates(double swarms, double fit, double mates, double stops, double starts) {
+    record Rates(double swarms, double fit, double mates, double stops, double starts, double rests) {
     }
 
     private final Clock clock;
@@ -82,10 +83,8 @@ final class Course {
             case VIRGIN -> virgin(phase, since, weight, next);
             case MATED -> {
                 double lays = clock.beginsToLay(phase.days() + 1);
-                double rests = rates.starts() < 0.1 ? Math.min(0.8, 20 * rates.stops()) : 0;
                 next.put(Phase.queenless(since), weight * 0.004);
-                next.put(Phase.laying(0, since), weight * 0.996 * lays * (1 - rests));
-                next.put(Phase.of(Queen.RESTING, 0, since), weight * 0.996 * lays * rests);
+                begins(since, weight * 0.996 * lays, next);
                 next.put(Phase.of(Queen.MATED, phase.days() + 1, since), weight * 0.996 * (1 - lays));
             }
             case LAYING -> laying(phase, since, weight, next);
@@ -113,7 +112,7 @@ final class Course {
             }
             case HIVED -> {
                 next.put(Phase.queenless(since), weight * 0.004);
-                next.put(Phase.laying(0, Phase.GONE), weight * 0.996 * 0.35);
+                begins(Phase.GONE, weight * 0.996 * 0.35, next);
                 next.put(Phase.of(Queen.HIVED, 0, since), weight * 0.996 * 0.65);
             }
             case RESTING -> {
@@ -269,7 +268,13 @@ final class Course {
         int days = phase.days() + 1;
         double lays = days < 2 ? 0.15 : days < Phase.GIVEN_DAYS ? 0.3 : 1;
         next.put(Phase.queenless(since), weight * 0.01);
-        next.put(Phase.laying(0, since), weight * 0.99 * lays);
+        begins(since, weight * 0.99 * lays, next);
         next.put(Phase.of(Queen.GIVEN, days, since), weight * 0.99 * (1 - lays));
+    }
+
+    /** She begins to lay; late in the year many begin in spring only. */
+    private void begins(int since, double weight, Sink next) {
+        next.put(Phase.laying(0, since), weight * (1 - rates.rests()));
+        next.put(Phase.of(Queen.RESTING, 0, since), weight * rates.rests());
     }
 }

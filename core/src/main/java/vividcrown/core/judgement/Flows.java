@@ -110,7 +110,7 @@ final class Flows {
         UnaryOperator<Double> rounded = value -> Math.round(value * FINEST) / FINEST;
         return new Course.Rates(Math.round(season.swarmShare(day) * 4 * FINEST) / (4 * FINEST),
                 Math.round(season.climate().fitAfternoon(day) * 50) / 50.0, Math.round(season.mates() * 50) / 50.0,
-                rounded.apply(stops), rounded.apply(most));
+                rounded.apply(stops), rounded.apply(most), rounded.apply(1 - later));
     }
 
     /**

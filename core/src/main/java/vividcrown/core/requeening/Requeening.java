@@ -117,7 +117,7 @@ public record Requeening(Action action, Optional<LocalDate> by, Optional<SwarmOd
         }
         boolean changes = action == Action.NOW || action == Action.AFTER_FLOW;
         Optional<Turnover> temper = changes && colony.badTemper() > 0
-                ? Optional.of(Turnover.of(DatedSpan.on(day.plusDays(7)), assumptions))
+                ? Optional.of(Turnover.of(DatedSpan.on(day.plusDays(7)), year, assumptions))
                 : Optional.empty();
         boolean layer = action != Action.STOP && action != Action.JUDGE_FIRST && colony.layersOfDrones() <= LAYS_DRONES;
         return new Requeening(action, changes ? last : Optional.empty(),

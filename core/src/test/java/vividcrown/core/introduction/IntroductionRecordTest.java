@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.CageReading.Behaviour;
 import vividcrown.core.introduction.Introduction.Task;
 import vividcrown.core.introduction.IntroductionDeed.Begun;
@@ -24,6 +25,7 @@ import vividcrown.core.introduction.method.Method;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.journal.Entry;
 import vividcrown.core.journal.Faults;
+import vividcrown.core.mating.MatingClimate;
 import vividcrown.core.odds.Rate;
 
 /** From the cage to the eggs: gates and days are common practice. */
@@ -33,6 +35,8 @@ class IntroductionRecordTest {
     private static final UUID ID = new UUID(0, 1);
     private static final Set<Behaviour> FRIENDLY = Set.of(Behaviour.FEEDING, Behaviour.BRUSHES_OFF);
     private static final Set<Behaviour> HOSTILE = Set.of(Behaviour.BITING);
+
+    private static final BeeYear YEAR = new BeeYear(false, MatingClimate.UPLAND_46_NORTH);
 
     private final List<Entry> record = new ArrayList<>();
 
@@ -53,8 +57,24 @@ class IntroductionRecordTest {
         return Introduction.fold(record).orElseThrow();
     }
 
+    /** She may lay none before spring: common practice. Searching for her in the cold, or giving another, would cost her. */
+    @Test
+    void no_eggs_in_november_are_no_loss_before_spring() {
+        int october = 120;
+        note(october,
+                new Begun(ID, new UUID(1, 1), Optional.empty(), "26-7", Method.CAGE_BY_HAND, JUN_8.plusDays(october),
+                        Optional.empty(), false, 25));
+        note(october + 5, new IntroductionDeed.Freed(ID, IntroductionDeed.Freeing.BY_HAND));
+        assertThat(now().ahead(JUN_8.plusDays(october + 10), YEAR).getFirst().words().toString())
+                .contains("no eggs say nothing against her");
+        Introduction.Next late = now().ahead(JUN_8.plusDays(october + 40), YEAR).getFirst();
+        assertThat(late.task()).isEqualTo(Task.EGGS);
+        assertThat(late.when().earliest()).isBetween(LocalDate.of(2027, 3, 1), LocalDate.of(2027, 3, 31));
+        assertThat(now().ahead(LocalDate.of(2027, 4, 20), YEAR).getFirst().task()).isEqualTo(Task.PLAN_B);
+    }
+
     private List<Task> ahead(int day) {
-        return now().ahead(JUN_8.plusDays(day)).stream().map(Introduction.Next::task).toList();
+        return now().ahead(JUN_8.plusDays(day), YEAR).stream().map(Introduction.Next::task).toList();
     }
 
     @Test
@@ -70,7 +90,7 @@ class IntroductionRecordTest {
         note(3, new Freed(ID, Freeing.BY_HAND));
         assertThat(now().contradictions()).isEmpty();
         assertThat(ahead(3)).containsExactly(Task.EGGS);
-        assertThat(now().ahead(JUN_8.plusDays(3)).getFirst().when().earliest()).isEqualTo(JUN_8.plusDays(10));
+        assertThat(now().ahead(JUN_8.plusDays(3), YEAR).getFirst().when().earliest()).isEqualTo(JUN_8.plusDays(10));
     }
 
     @Test
@@ -120,7 +140,7 @@ class IntroductionRecordTest {
         assertThat(ahead(0)).containsExactly(Task.RELEASED);
         read(1, HOSTILE);
         assertThat(ahead(1)).containsExactly(Task.READ_BEES, Task.RELEASED);
-        assertThat(now().ahead(JUN_8).getLast().when().earliest()).isEqualTo(JUN_8.plusDays(4));
+        assertThat(now().ahead(JUN_8, YEAR).getLast().when().earliest()).isEqualTo(JUN_8.plusDays(4));
     }
 
     @Test

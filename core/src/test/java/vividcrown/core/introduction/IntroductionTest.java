@@ -156,7 +156,14 @@ class IntroductionTest {
         LocalDate oct = LocalDate.of(2026, 10, 8);
         Given virgin = new Given("v", Given.Kind.VIRGIN, 0, false, false, 4, 0, "");
         assertThat(IntroductionPlan.of(CLEAN, virgin, oct, YEAR, Map.of()).verdict()).isEqualTo(Verdict.DO_NOT);
-        assertThat(IntroductionPlan.of(CLEAN, CAGED, oct, YEAR, Map.of()).verdict()).isEqualTo(Verdict.GIVE);
+        IntroductionPlan late = IntroductionPlan.of(CLEAN, CAGED, oct, YEAR, Map.of());
+        assertThat(late.verdict()).isEqualTo(Verdict.GIVE);
+        assertThat(late.ways()).allSatisfy(way -> {
+            assertThat(way.planBOn()).isAfter(LocalDate.of(2027, 3, 15));
+            assertThat(way.steps().getLast().what().toString()).contains("no eggs say nothing against her");
+        });
+        assertThat(Turnover.of(late.ways().getFirst().opens().plusDays(3), YEAR, Assumptions.standard())
+                .firstDaughters().likely()).isAfter(LocalDate.of(2027, 3, 15));
         assertThat(plan(CLEAN, new Given("v", Given.Kind.VIRGIN, 0, false, false, 40, 0, "")).verdict())
                 .isEqualTo(Verdict.DO_NOT);
         Receiver robbed = new Receiver("H 2", 0, 0, 0, 0, Search.TWICE, Optional.empty(), Optional.empty(), Nurses.MANY,
@@ -266,7 +273,7 @@ class IntroductionTest {
     /** First daughters on day 21 after her first egg, all hers after eight to nine weeks (common practice). */
     @Test
     void temper_follows_the_daughters() {
-        Turnover turnover = Turnover.of(DatedSpan.on(JUN_8), Assumptions.standard());
+        Turnover turnover = Turnover.of(DatedSpan.on(JUN_8), YEAR, Assumptions.standard());
         assertThat(turnover.firstDaughters().likely()).isEqualTo(JUN_8.plusDays(21));
         assertThat(turnover.all().likely()).isBetween(JUN_8.plusDays(54), JUN_8.plusDays(63));
         // as many go as come, each after 35 days: half are new half a life after the first

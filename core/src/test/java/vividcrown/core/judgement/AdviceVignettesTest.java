@@ -138,6 +138,26 @@ class AdviceVignettesTest {
                 .isIn(Action.LOOK_AGAIN, Action.TEST_FRAME);
     }
 
+    /** Let out or given late in the year, many lay nothing before spring. Common practice. */
+    @Test
+    void a_queen_who_has_to_begin_in_october_may_rest() {
+        LocalDate late = LocalDate.of(2026, 10, 26);
+        Reading none = Reading.of(late, Sign.CALM).without(Sign.BROOD);
+        Asked released = ask(List.of(new ColonyEvent(LocalDate.of(2026, 9, 10), EventKind.QUEEN_CAGED),
+                new ColonyEvent(LocalDate.of(2026, 10, 5), EventKind.QUEEN_RELEASED)), late, none);
+        assertThat(released.chance(Case.KEPT)).isGreaterThan(0.7);
+        assertThat(DESTROYS).doesNotContain(released.first());
+        Asked given = ask(List.of(new ColonyEvent(LocalDate.of(2026, 10, 4), EventKind.QUEEN_REMOVED),
+                new ColonyEvent(LocalDate.of(2026, 10, 5), EventKind.QUEEN_GIVEN)), late,
+                Reading.of(late, Sign.CALM).without(Sign.OPEN_BROOD));
+        assertThat(given.chance(Case.KEPT)).isGreaterThan(0.5);
+        assertThat(DESTROYS).doesNotContain(given.first());
+        LocalDate summer = LocalDate.of(2026, 7, 26);
+        assertThat(ask(List.of(new ColonyEvent(LocalDate.of(2026, 6, 10), EventKind.QUEEN_CAGED),
+                new ColonyEvent(LocalDate.of(2026, 7, 5), EventKind.QUEEN_RELEASED)), summer,
+                Reading.of(summer, Sign.CALM).without(Sign.BROOD)).chance(Case.KEPT)).isLessThan(0.2);
+    }
+
     @Test
     void a_queen_given_three_days_ago_is_not_given_again() {
         Asked asked = ask(List.of(event(0, EventKind.QUEEN_REMOVED), event(1, EventKind.QUEEN_GIVEN)), day(4),

@@ -224,7 +224,7 @@ class IntroductionController {
         ColonyGlances.Glance glance = Objects.requireNonNull(glances.of(List.of(row), places, day).get(hive));
         Receiver receiver = receivers.of(row, glance, yard, worth, day);
         OwnAcceptance own = introductions.own();
-        BeeYear year = new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        BeeYear year = yard.year();
         IntroductionPlan plan = IntroductionPlan.of(receiver, given, day, year, own.at(day, yard.id().toString()));
         List<AnswerView> begins = plan.ways().stream().map(way -> way.method().opensByItself()
                 && plan.noNewCellsFrom().isPresent()
@@ -241,7 +241,7 @@ class IntroductionController {
                 begins, plan.ways().stream().map(way -> own.counted(way.method())).toList(),
                 GainView.of(plan.worth()), plan.ways().stream().findFirst()
                         .filter(way -> way.method().way().eggs().isPresent())
-                        .map(way -> TurnoverView.of(Turnover.of(way.opens().plusDays(3), settings.assumptions())))
+                        .map(way -> TurnoverView.of(Turnover.of(way.opens().plusDays(3), year, settings.assumptions())))
                         .orElse(null));
     }
 
@@ -307,7 +307,7 @@ class IntroductionController {
         Yard yard = need.stream().findFirst().map(hive -> Objects.requireNonNull(places.get(hive.yardId())))
                 .or(() -> places.values().stream().findFirst()).orElseThrow(
                         () -> Refusal.notFound(Sentence.of("split.noYard")));
-        return new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        return yard.year();
     }
 
     private Map<Method, Rate> own(List<Hive> need, Map<UUID, Yard> places, LocalDate day) {

@@ -55,7 +55,7 @@ class IntroductionViews {
                 answer.map(CageReading.Answer::act).orElse(null),
                 answer.map(found -> found.why().toString()).orElse(null), one.readings(), one.looks(),
                 one.freedOn().orElse(null),
-                next(id, one, hive, today),
+                next(id, one, hive, yards, today),
                 one.closing().map(Introduction.Closing::outcome).orElse(null),
                 one.closing().map(Introduction.Closing::cause).orElse(null),
                 one.closing().map(Introduction.Closing::day).orElse(null),
@@ -64,14 +64,21 @@ class IntroductionViews {
                         .orElse(null));
     }
 
-    private List<NextView> next(UUID id, Introduction one, Optional<Hive> hive, LocalDate today) {
-        if (one.isOpen() && hive.filter(in -> !in.isEnded()).isEmpty()) {
+    private List<NextView> next(UUID id, Introduction one, Optional<Hive> hive, Map<UUID, Yard> yards,
+            LocalDate today) {
+        Optional<Yard> yard = hive.filter(in -> !in.isEnded()).map(Hive::yardId).map(yards::get);
+        if (!one.isOpen()) {
+            return List.of();
+        }
+        if (yard.isEmpty()) {
             return List.of(new NextView(Introduction.Task.TAKE_HER_OUT, SpanView.of(DatedSpan.on(today)),
                     Sentence.of("introduction.hiveGone").toString(), true,
                     List.of(takenBack(id, one), lost(id, one, Cause.UNKNOWN))));
         }
-        return one.ahead(today).stream().map(next -> new NextView(next.task(), SpanView.of(next.when()),
-                next.words().toString(), next.task().isUrgent(), answers(id, one, next.task()))).toList();
+        return one.ahead(today, yard.get().year()).stream()
+                .map(next -> new NextView(next.task(), SpanView.of(next.when()),
+                        next.words().toString(), next.task().isUrgent(), answers(id, one, next.task())))
+                .toList();
     }
 
     private List<AnswerView> answers(UUID id, Introduction one, Introduction.Task task) {

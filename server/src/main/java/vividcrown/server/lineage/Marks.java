@@ -104,7 +104,7 @@ class Marks {
 
     /** From the last count of frames in autumn to the first in spring, under the same queen. */
     private static Optional<Observed.Winter> winter(UUID queen, Yard yard, ColonyBook.Facts facts, LocalDate today) {
-        BeeYear year = new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        BeeYear year = yard.year();
         Optional<LocalDate> given = changed(facts);
         Optional<Entry> spring = counts(facts, year, Month.MARCH, Month.APRIL).filter(
                 entry -> entry.day().isAfter(today.minusYears(1))).findFirst();
@@ -138,7 +138,7 @@ class Marks {
                     Hive hive = Objects.requireNonNull(died.get(one.hive()));
                     Yard yard = Objects.requireNonNull(places.get(hive.yardId()));
                     LocalDate end = hive.endedOn().orElseThrow();
-                    Month month = new BeeYear(yard.isSouthern(), yard.climateOfPlace()).inTheNorth(end).getMonth();
+                    Month month = yard.year().inTheNorth(end).getMonth();
                     boolean winter = month.compareTo(Month.APRIL) <= 0 || month.compareTo(Month.NOVEMBER) >= 0;
                     boolean hers = queens.findById(one.queen()).flatMap(queen -> queen.life().on(Milestone.ENDED))
                             .filter(day -> day.isBefore(end.minusDays(FOUND_DEAD_TOGETHER_DAYS))).isEmpty();

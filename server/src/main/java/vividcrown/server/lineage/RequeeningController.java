@@ -120,7 +120,7 @@ class RequeeningController {
         for (Hive hive : rows) {
             Yard place = Objects.requireNonNull(places.get(hive.yardId()));
             Optional<Bee> queen = hive.queenId().filter(known.stock()::knows).map(known.stock()::bee);
-            BeeYear year = new BeeYear(place.isSouthern(), place.climateOfPlace());
+            BeeYear year = place.year();
             Age age = Age.of(queen.map(Bee::born).orElse(0), queen.flatMap(bee -> Optional.ofNullable(bee.wears())),
                     scheme, day, year);
             Optional<Merit.Estimate> merit = queen.flatMap(bee -> known.together(bee.id()));

@@ -11,7 +11,6 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
-import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.ReadingNotes;
 import vividcrown.core.queen.Milestone;
 import vividcrown.core.queen.QueenDeed;
@@ -101,7 +100,7 @@ class UnmarkedController {
 
     private Age age(Queen queen, Yard yard, LocalDate day) {
         return Age.of(queen.life().emergenceYear(), queen.wears(), settings.scheme(), day,
-                new BeeYear(yard.isSouthern(), yard.climateOfPlace()));
+                yard.year());
     }
 
     private static Seen said(boolean so) {

@@ -52,7 +52,7 @@ class BroodStops {
 
     /** @return empty while brood goes on, or where nobody knows since when it does not */
     Optional<Stopped> of(ColonyBook.Facts facts, Yard yard, LocalDate today) {
-        BeeYear year = new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        BeeYear year = yard.year();
         boolean drones = facts.readings().reversed().stream()
                 .filter(reading -> reading.saw(Sign.SEALED_DRONE) || reading.missed(Sign.SEALED_DRONE)).findFirst()
                 .map(reading -> reading.saw(Sign.SEALED_DRONE)).orElse(true);

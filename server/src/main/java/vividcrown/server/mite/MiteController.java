@@ -241,7 +241,7 @@ class MiteController {
     }
 
     private static BeeYear year(Yard yard) {
-        return new BeeYear(yard.isSouthern(), yard.climateOfPlace());
+        return yard.year();
     }
 
     private static MiteHive line(Hive hive, Yard yard, MiteRecord known, Optional<Double> own, LocalDate today) {

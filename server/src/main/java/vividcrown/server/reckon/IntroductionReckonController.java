@@ -221,7 +221,7 @@ class IntroductionReckonController {
                 own(asked.own()));
         Optional<TurnoverView> after = plan.ways().stream().findFirst()
                 .filter(way -> way.method().way().eggs().isPresent()).map(way -> TurnoverView
-                        .of(Turnover.of(way.opens().plusDays(3), Assumptions.standard())));
+                        .of(Turnover.of(way.opens().plusDays(3), year, Assumptions.standard())));
         return new IntroductionAnswer(plan.verdict(),
                 plan.objections().stream().filter(one -> one.refuses()).map(one -> one.words().toString()).toList(),
                 plan.objections().stream().filter(one -> !one.refuses()).map(one -> one.words().toString()).toList(),

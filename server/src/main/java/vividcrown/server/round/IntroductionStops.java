@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
@@ -44,7 +45,8 @@ class IntroductionStops {
         Map<UUID, Hive> standing = hives.findAllById(open.values().stream().map(Introduction::hive).distinct().toList())
                 .stream().filter(hive -> !hive.isEnded()).collect(Collectors.toMap(Hive::id, Function.identity()));
         List<Stop> stops = new ArrayList<>();
-        open.forEach((id, one) -> Optional.ofNullable(standing.get(one.hive())).ifPresent(hive -> one.ahead(today)
+        open.forEach((id, one) -> Optional.ofNullable(standing.get(one.hive())).ifPresent(hive -> one
+                .ahead(today, Objects.requireNonNull(yards.get(hive.yardId())).year())
                 .forEach(next -> stops.add(stop(id, one, hive, next, yards)))));
         return stops;
     }

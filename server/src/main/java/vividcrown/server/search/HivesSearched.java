@@ -14,7 +14,6 @@ import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
-import vividcrown.core.climate.BeeYear;
 import vividcrown.core.hive.BoxKind;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.hive.ReadingNotes;
@@ -119,7 +118,7 @@ class HivesSearched {
                 lastSeen(read.map(Noted::day), sides, facts.searches(), combs, boxes, day),
                 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
         return Optional.of(new Known(searched, traits(inside, verdict),
-                new BeeYear(yard.isSouthern(), yard.climateOfPlace()).laying(day), given(facts, day),
+                yard.year().laying(day), given(facts, day),
                 virginDays(inside, day), mayMate(verdict), isCaged(facts),
                 combs.stream().map(StackBox::level).toList()));
     }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.climate.Climate;
 import vividcrown.core.climate.ClimateOfPlace;
 import vividcrown.core.mating.Distance;
@@ -80,5 +81,10 @@ public interface Yard {
 
     default ClimateOfPlace climateOfPlace() {
         return new ClimateOfPlace(climate(), elevationMetres(), isSouthern(), ownHighs());
+    }
+
+    /** How colonies lay and fly there through the year. */
+    default BeeYear year() {
+        return new BeeYear(isSouthern(), climateOfPlace());
     }
 }

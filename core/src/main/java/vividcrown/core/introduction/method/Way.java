@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.climate.BeeYear;
 import vividcrown.core.introduction.Given;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Sentence;
@@ -51,19 +52,21 @@ public record Way(Rate prior, Given.Kind gives, DaySpan release, boolean byHand,
         return release.from(day).notBefore(byHand ? notBefore : day);
     }
 
+    /** @return empty for one that must mate: her calendar says when */
+    public Optional<HerEggs> herEggs(DatedSpan free, BeeYear year) {
+        return eggs.map(span -> HerEggs.of(new DatedSpan(span.from(free.earliest()).earliest(),
+                free.likely().plusDays(span.likelyDay()), free.latest().plusDays(span.latestDay())), year));
+    }
+
     /** Every step, the first day first. */
-    public List<Step> on(LocalDate day, LocalDate notBefore) {
+    public List<Step> on(LocalDate day, LocalDate notBefore, BeeYear year) {
         List<Step> all = new ArrayList<>();
         steps.forEach(due -> all.add(new Step(due.when().from(day), Sentence.of("introduction.step." + due.key()))));
         DatedSpan free = releasedOn(day, notBefore);
         if (byHand) {
             all.add(new Step(free, Sentence.of("introduction.step.open")));
         }
-        eggs.ifPresent(span -> {
-            DatedSpan look = span.from(free.earliest());
-            all.add(new Step(new DatedSpan(look.earliest(), free.likely().plusDays(span.likelyDay()),
-                    free.latest().plusDays(span.latestDay())), Sentence.of("introduction.step.eggs")));
-        });
+        herEggs(free, year).ifPresent(look -> all.add(look.step()));
         all.sort(Comparator.comparing(step -> step.when().earliest()));
         return all;
     }
