@@ -43,6 +43,7 @@ public final class Advisor {
     private static final double SWARM_AT_STAKE = 0.05;
     private static final double TROUBLE_AT_STAKE = 0.08;
     private static final double WAITING_AT_STAKE = 0.3;
+    private static final double WAITED_FOR_IN_VAIN = 0.5;
     private static final double TROUBLE_IS_LIKELY = 0.5;
     private static final int A_WEEK = 7;
     /** Cells are cut only where she is likely there still; and only with her in hand. */
@@ -171,9 +172,12 @@ public final class Advisor {
         double swarm = contents.chance(Case.SWARM_CELLS_OPEN) + contents.chance(Case.SWARM_CELLS_SEALED)
                 + contents.chance(Case.SWARMED);
         double besideHer = contents.chance(Case.KEPT_BESIDE_CELLS);
+        // who is there already is waited for by nobody
+        double settled = queenright - contents.chance(Case.SUPERSEDING) - contents.chance(Case.MATED);
         boolean lookedInWinter = season.isWinter(verdict.asOf().plusDays(A_WEEK));
         double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
-                + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS);
+                + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS)
+                + chance(verdict, Case::hasYoungQueen) - young;
         return switch (act.action()) {
             // in winter nothing can be done, and nothing is opened
             case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE
@@ -183,7 +187,8 @@ public final class Advisor {
                     || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
             case WAIT_FOR_YOUNG_QUEEN -> contents.chance(Case.SWARM_CELLS_OPEN)
                     + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE
-                    && besideHer < SWARM_AT_STAKE;
+                    && besideHer < SWARM_AT_STAKE && lastThisSeason(at.today()).isPresent()
+                    && settled < WAITED_FOR_IN_VAIN;
             case CUT_CELLS -> besideHer > QUEEN_MUST_BE_THERE;
             case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
             // whether she lives in her cage is seen in a minute
@@ -260,13 +265,29 @@ public final class Advisor {
         return worth - DAY_LOST * days - OPENED_IN_VAIN;
     }
 
+    /** The look within days that is worth most; empty where none would tell anything. */
+    private Optional<BestLook> bestLook(Verdict verdict, List<Reading> readings, Circumstances at) {
+        boolean stopped = Suspicion.of(readings).stops();
+        return verdict.looks().stream().filter(look -> look.kind() != BestLook.Kind.TEST_FRAME)
+                .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(LOOK_WITHIN_DAYS)))
+                .max(Comparator.comparingDouble(look -> worthOf(look, at, stopped)));
+    }
+
+    /** Another look is for what would tell most, on its day. */
+    private List<Option.FollowUp> followUps(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
+        return Optional.of(act).filter(one -> one.action() == Action.LOOK_AGAIN)
+                .flatMap(_ -> bestLook(verdict, readings, at))
+                .map(look -> List.of(new Option.FollowUp(look.when(), false,
+                        Sentence.of("lookFor." + look.kind().name()), Sentence.of("ifNot.look"))))
+                .orElseGet(() -> act.followUps(at));
+    }
+
     private double value(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
         double plain = worth(act, verdict.contents().cases(), at);
         boolean stopped = Suspicion.of(readings).stops();
         return switch (act.action()) {
-            case LOOK_AGAIN -> verdict.looks().stream().filter(look -> look.kind() != BestLook.Kind.TEST_FRAME)
-                    .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(LOOK_WITHIN_DAYS)))
-                    .mapToDouble(look -> worthOf(look, at, stopped)).reduce(plain - OPENED_IN_VAIN, Math::max);
+            case LOOK_AGAIN -> bestLook(verdict, readings, at).map(look -> worthOf(look, at, stopped)).stream()
+                    .reduce(plain - OPENED_IN_VAIN, Math::max);
             case TEST_FRAME -> verdict.looks().stream().filter(look -> look.kind() == BestLook.Kind.TEST_FRAME)
                     .mapToDouble(look -> worthOf(look, at, stopped) - act.cost()).reduce(plain, Math::max);
             default -> plain;
@@ -301,7 +322,8 @@ public final class Advisor {
                 : lastThisSeason(at.today().plusDays(act.daysToVirgin()))
                         .map(last -> last.minusDays(act.daysToVirgin())).filter(last -> !last.isBefore(at.today()));
         return new Option(act.action(), odds, value, Math.max(0, odds - value), preferred.contains(act.action()),
-                lastSensible, gates(act, readings, at.today()), risk(act, verdict), act.followUps(at), act.cautions(),
+                lastSensible, gates(act, readings, at.today()), risk(act, verdict),
+                followUps(act, verdict, readings, at), act.cautions(),
                 reasons);
     }
 

@@ -122,6 +122,10 @@ class AdviceVignettesTest {
                 .with(CellLook.SEALED, CombPlace.AMONG_WORKER_BROOD, 3));
         assertThat(unseen.chance(Case.KEPT_BESIDE_CELLS)).isBetween(0.2, 0.6);
         assertThat(unseen.first()).isEqualTo(Action.LOOK_AGAIN);
+        assertThat(unseen.advice().options().getFirst().followUps()).singleElement().satisfies(look -> {
+            assertThat(look.days().earliest()).isEqualTo(day(6));
+            assertThat(look.lookFor().toString()).contains("the queen");
+        });
         assertThat(unseen.verdict().settle()).first().extracting(BestLook::kind).isEqualTo(BestLook.Kind.QUEEN);
     }
 
@@ -156,6 +160,25 @@ class AdviceVignettesTest {
         assertThat(ask(List.of(new ColonyEvent(LocalDate.of(2026, 6, 10), EventKind.QUEEN_CAGED),
                 new ColonyEvent(LocalDate.of(2026, 7, 5), EventKind.QUEEN_RELEASED)), summer,
                 Reading.of(summer, Sign.CALM).without(Sign.BROOD)).chance(Case.KEPT)).isLessThan(0.2);
+    }
+
+    /** A queen in her cage for three weeks, nobody looked: she is looked for, not a young one waited for. */
+    @Test
+    void a_cage_that_nobody_looked_at_is_looked_at() {
+        Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(20));
+        assertThat(asked.first()).isEqualTo(Action.LOOK_AGAIN);
+        assertThat(asked.advice().options().getFirst().followUps().getFirst().days().earliest()).isEqualTo(day(20));
+    }
+
+    /** Late in October no virgin mates any more: nobody waits for one. */
+    @Test
+    void nobody_waits_for_a_virgin_who_cannot_mate() {
+        LocalDate late = LocalDate.of(2026, 10, 26);
+        Reading none = Reading.of(late, Sign.CALM).without(Sign.BROOD);
+        for (EventKind what : List.of(EventKind.STARTED, EventKind.SWARMED, EventKind.CELL_GIVEN)) {
+            Asked asked = ask(List.of(new ColonyEvent(LocalDate.of(2026, 10, 5), what)), late, none);
+            assertThat(asked.first()).as("%s", what).isNotEqualTo(Action.WAIT_FOR_YOUNG_QUEEN);
+        }
     }
 
     @Test
