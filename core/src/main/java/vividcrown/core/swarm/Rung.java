@@ -14,8 +14,12 @@ public enum Rung {
     VIRGIN_OUT,
     /** Few cells of one age on the face: they replace their queen; let them. */
     SUPERSEDURE,
+    /** The swarm has left: nobody is caught, and what they have is their cells. */
+    SWARMED,
     /** The queen was lost: they raise another. */
-    EMERGENCY;
+    EMERGENCY,
+    /** A queen was caged or given in there, and they raise another: the first virgin out would be her end. */
+    BESIDE_HER;
 
     public Sentence sentence() {
         return Sentence.of("rung." + name());

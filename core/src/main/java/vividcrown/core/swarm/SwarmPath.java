@@ -31,6 +31,11 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
     private static final Set<SwarmStep.Kind> NOTHING_TO_DO = EnumSet.of(SwarmStep.Kind.LEAVE_SHUT,
             SwarmStep.Kind.LEAVE_ALONE);
 
+    private static final Set<EventKind> GIVES_ANOTHER = EnumSet.of(EventKind.QUEEN_GIVEN, EventKind.VIRGIN_GIVEN,
+            EventKind.CELL_GIVEN, EventKind.UNITED);
+    private static final Set<SwarmStep.Kind> CUTS = EnumSet.of(SwarmStep.Kind.RETURN_AND_REDUCE,
+            SwarmStep.Kind.CHECK_FOR_NEW_CELLS);
+
     public SwarmPath {
         done = List.copyOf(done);
         if (done.isEmpty()) {
@@ -44,7 +49,7 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
 
     /**
      * The path that is being followed, if one is. Once the queen was taken, it goes on to its end; before, a newer look at
-     * cells begins anew.
+     * cells begins anew. Where another queen or cell was given nothing is left of it: no cell is kept for a young one then.
      *
      * @param all steps that were done
      * @param events a queen taken away after cells were found begins a path too, though no step was ticked
@@ -69,7 +74,9 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
         }
         Optional<LocalDate> taken = dayOf(done, SwarmStep.Kind.MAKE_NUC);
         LocalDate begun = taken.orElse(done.getFirst().day());
-        boolean anew = taken.isEmpty()
+        boolean another = events.stream()
+                .anyMatch(event -> GIVES_ANOTHER.contains(event.kind()) && !event.day().isBefore(begun));
+        boolean anew = another || taken.isEmpty()
                 && readings.stream().anyMatch(look -> tellsOfCells(look) && look.day().isAfter(begun));
         return anew ? Optional.empty() : Optional.of(new SwarmPath(done.getLast().school(), begun, done));
     }
@@ -153,10 +160,17 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
     public List<SwarmStep> left(SwarmPlan plan, List<Reading> readings) {
         return plan.steps().stream()
                 .filter(step -> !NOTHING_TO_DO.contains(step.kind()) && dayOf(step.kind()).isEmpty())
+                // a cell that opened: what is cut now may be their last hope, or hers
+                .filter(step -> !CUTS.contains(step.kind()) || readings.stream().noneMatch(this::provesVirgin))
                 .filter(step -> !step.kind().isLook()
                         || readings.stream().noneMatch(reading -> !reading.day().isBefore(step.when().earliest())
                                 && reading.day().isAfter(begun)))
                 .sorted(Comparator.comparing(step -> step.when().earliest())).toList();
+    }
+
+    private boolean provesVirgin(Reading reading) {
+        return reading.day().isAfter(begun)
+                && reading.cells().stream().anyMatch(cells -> cells.look().provesVirgin());
     }
 
     /** Whether the hive is to stay shut on that day. */

@@ -18,9 +18,12 @@ import vividcrown.core.brood.BroodProver;
 import vividcrown.core.brood.CellAge;
 import vividcrown.core.brood.EmergencyQueen;
 import vividcrown.core.brood.NextQueen;
+import vividcrown.core.judgement.Case;
+import vividcrown.core.judgement.Contents;
 import vividcrown.core.judgement.Judge;
 import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
+import vividcrown.core.mating.MatingChance;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CellsSeen;
 import vividcrown.core.reading.Reading;
@@ -44,6 +47,8 @@ public final class SwarmPlanner {
     private static final DaySpan CUPS_AGAIN = DaySpan.ofDays(5, 6, 7);
     /** "Leave it shut for four to five weeks." Common practice. */
     private static final DaySpan SHUT_DAYS = DaySpan.ofDays(28, 28, 35);
+    /** With this chance she is looked for in her cage first: it takes a minute. */
+    private static final double MAY_BE_THERE = 0.2;
     private static final DaySpan NUC_CHECK = DaySpan.ofDays(7, 8, 10);
 
     private final SwarmSituation asked;
@@ -74,7 +79,7 @@ public final class SwarmPlanner {
         List<CellsSeen> cells = newestCells();
         boolean anyLiving = cells.stream().anyMatch(cell -> cell.look().isAlive());
         Map<Verdict.CellKind, Double> kind = anyLiving ? verdict.cellKind() : Map.of();
-        Rung found = rung(cells, kind);
+        Rung found = rung(cells, kind, verdict.contents());
         boolean made = asked.queenRemovedOn().isPresent();
         Rung rung = made && found == Rung.CUPS_ONLY ? Rung.ARTIFICIAL_SWARM : found;
         if (made) {
@@ -95,7 +100,7 @@ public final class SwarmPlanner {
                 .max(Comparator.comparing(Reading::day)).map(Reading::cells).orElse(List.of());
     }
 
-    private Rung rung(List<CellsSeen> cells, Map<Verdict.CellKind, Double> kind) {
+    private static Rung rung(List<CellsSeen> cells, Map<Verdict.CellKind, Double> kind, Contents contents) {
         if (cells.stream().anyMatch(cell -> cell.look().provesVirgin())) {
             return Rung.VIRGIN_OUT;
         }
@@ -103,6 +108,12 @@ public final class SwarmPlanner {
                 .max(Comparator.naturalOrder());
         if (oldest.isEmpty()) {
             return Rung.CUPS_ONLY;
+        }
+        if (contents.chance(Case.KEPT_BESIDE_CELLS) > MAY_BE_THERE) {
+            return Rung.BESIDE_HER;
+        }
+        if (contents.chance(Case.SWARMED) > 0.5) {
+            return Rung.SWARMED;
         }
         Verdict.CellKind leading = kind.entrySet().stream().max(Map.Entry.comparingByValue()).map(Map.Entry::getKey)
                 .orElse(Verdict.CellKind.EMERGENCY);
@@ -142,6 +153,11 @@ public final class SwarmPlanner {
             }
             case YOUNG_CELLS -> removeAndRepeat();
             case ARTIFICIAL_SWARM -> {
+                if (hardlyMates(season)) {
+                    warn("swarm.hardlyMates");
+                    removeAndRepeat();
+                    return;
+                }
                 switch (asked.school()) {
                     case DESTROY_AND_RETURN, BEFORE_CELLS -> destroyAndReturn();
                     case LEAVE_ONE_NOW -> leaveOneNow();
@@ -160,24 +176,46 @@ public final class SwarmPlanner {
                 step(SwarmStep.Kind.LEAVE_ALONE, DatedSpan.on(today), NONE, "swarm.supersedure");
                 step(SwarmStep.Kind.LOOK_FOR_EGGS, DaySpan.ofDays(28, 30, 35).from(today), NONE, "swarm.lookForEggs");
                 warn("swarm.castSupersedure");
+                if (hardlyMates(season)) {
+                    warn("swarm.supersedureLate");
+                }
             }
-            case EMERGENCY -> {
-                step(SwarmStep.Kind.RETURN_AND_REDUCE, DatedSpan.on(today), EXACTLY_ONE_LEFT, "swarm.emergency");
+            case BESIDE_HER -> besideHer();
+            case SWARMED, EMERGENCY -> {
+                step(SwarmStep.Kind.RETURN_AND_REDUCE, DatedSpan.on(today), EXACTLY_ONE_LEFT,
+                        rung == Rung.SWARMED ? "swarm.left" : "swarm.emergency");
                 warn("swarm.castEmergency");
-                LocalDate last = secondCut();
+                if (hardlyMates(season)) {
+                    warn("swarm.raisedTooLate");
+                }
+                LocalDate last = secondCut(EXACTLY_ONE_LEFT, "swarm.checkNewCells").orElse(today);
                 toSealedBrood(fromCells().orElse(new EmergencyQueen(assumptions).fromOldestLarva(lastEgg)), last);
             }
         }
     }
 
+    /** Nobody is first lost for cells: she is seen alive, every cell is destroyed, and she stays where she is. */
+    private void besideHer() {
+        step(SwarmStep.Kind.CATCH_QUEEN, DatedSpan.on(today), QUEEN_IN_HAND, "swarm.seeHerInHerCage");
+        step(SwarmStep.Kind.SHAKE_AND_DESTROY, DatedSpan.on(today), ALL_FRAMES_SHAKEN, "swarm.shakeBesideHer");
+        step(SwarmStep.Kind.QUEEN_BACK, DatedSpan.on(today), NONE, "swarm.cageBack");
+        if (secondCut(NONE, "swarm.checkBesideHer").isEmpty()) {
+            step(SwarmStep.Kind.CHECK_AGAIN, LOOK_AGAIN.windowFrom(today), NONE, "swarm.again");
+        }
+        warn("swarm.besideHerDead");
+    }
+
+    private boolean hardlyMates(Season season) {
+        return !new MatingChance(season.climate()).isSensible(fromCells().map(DatedSpan::likely).orElse(today));
+    }
+
     /** Cells cut while larvae are young enough are begun again: once more when none can be. The day of the last cut. */
-    private LocalDate secondCut() {
+    private Optional<LocalDate> secondCut(SwarmStep.Gate gate, String why) {
         Optional<LocalDate> none = BroodProver.prove(asked.readings(), asked.events(), today, assumptions)
                 .noNewCellsFrom()
                 .map(Until::latest).filter(day -> day.isAfter(today));
-        none.ifPresent(day -> step(SwarmStep.Kind.CHECK_FOR_NEW_CELLS, DatedSpan.on(day), EXACTLY_ONE_LEFT,
-                "swarm.checkNewCells"));
-        return none.orElse(today);
+        none.ifPresent(day -> step(SwarmStep.Kind.CHECK_FOR_NEW_CELLS, DatedSpan.on(day), gate, why));
+        return none;
     }
 
     private void removeAndRepeat() {
@@ -236,7 +274,7 @@ public final class SwarmPlanner {
             steps.add(new SwarmStep(SwarmStep.Kind.RETURN_AND_REDUCE, returnVisit.get(), EXACTLY_ONE_LEFT,
                     List.of(because("swarm.noNewCells", visit.noNewCellsFrom()),
                             because("swarm.firstVirgin", visit.firstVirgin()),
-                            because("swarm.reduce"))));
+                            because("swarm.reduce"), because("swarm.reduceLate", visit.firstVirgin().earliest()))));
             warn("swarm.castReturn", visit.firstVirgin());
         } else {
             steps.add(new SwarmStep(SwarmStep.Kind.RETURN_AND_REDUCE,

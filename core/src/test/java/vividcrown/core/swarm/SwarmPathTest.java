@@ -71,6 +71,32 @@ class SwarmPathTest {
                 .isTrue();
     }
 
+    /** Whoever gives a queen in place of the old one keeps no cell: the virgin out of it would kill her. */
+    @Test
+    void where_another_queen_was_given_no_cell_is_left_for_a_young_one() {
+        List<Reading> readings = List.of(cells(0, CellLook.LONG));
+        List<Done> done = List.of(done(0, SwarmStep.Kind.CATCH_QUEEN), done(0, SwarmStep.Kind.MAKE_NUC),
+                done(0, SwarmStep.Kind.SHAKE_AND_DESTROY));
+        for (EventKind given : List.of(EventKind.QUEEN_GIVEN, EventKind.VIRGIN_GIVEN, EventKind.UNITED)) {
+            assertThat(SwarmPath.open(done, readings, List.of(new ColonyEvent(day(1), given)), DESTROY_AND_RETURN,
+                    day(7))).as("%s", given).isEmpty();
+        }
+        assertThat(SwarmPath.open(done, readings, List.of(new ColonyEvent(day(-30), EventKind.QUEEN_GIVEN)),
+                DESTROY_AND_RETURN, day(7))).isPresent();
+    }
+
+    /** Too late to reduce: a cell has opened. What is cut then may be the last queen they can have. */
+    @Test
+    void once_a_virgin_is_out_nothing_is_cut_any_more() {
+        List<Reading> readings = List.of(cells(0, CellLook.LONG),
+                Reading.of(day(11), Sign.SEALED_WORKER).with(CellLook.EMERGED, CombPlace.BOTTOM_EDGE, 1));
+        List<Done> done = List.of(done(0, SwarmStep.Kind.CATCH_QUEEN), done(0, SwarmStep.Kind.MAKE_NUC),
+                done(0, SwarmStep.Kind.SHAKE_AND_DESTROY));
+        assertThat(left(open(done, readings, day(12)).orElseThrow(), readings))
+                .doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE, SwarmStep.Kind.CHECK_FOR_NEW_CELLS)
+                .contains(SwarmStep.Kind.LOOK_FOR_EGGS);
+    }
+
     @Test
     void a_later_reading_answers_a_look() {
         Reading eggs = Reading.of(day(45), Sign.EGGS_SINGLE, Sign.SEALED_WORKER);

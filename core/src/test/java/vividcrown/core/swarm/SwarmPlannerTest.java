@@ -14,7 +14,9 @@ import vividcrown.core.judgement.Season;
 import vividcrown.core.judgement.Verdict;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CellsSeen;
+import vividcrown.core.reading.ColonyEvent;
 import vividcrown.core.reading.CombPlace;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.time.DatedSpan;
@@ -51,6 +53,58 @@ class SwarmPlannerTest {
     void the_return_visit_is_on_day_seven_to_ten() {
         assertThat(removed(Optional.empty()).returnVisit())
                 .map(visit -> List.of(visit.earliest(), visit.latest())).contains(List.of(day(7), day(10)));
+    }
+
+    private static SwarmPlan plan(LocalDate today, List<ColonyEvent> events, Reading... readings) {
+        return SwarmPlanner.plan(new SwarmSituation(today, List.of(readings), events, Optional.empty(),
+                Optional.empty(), List.of(), Optional.empty(), SwarmSchool.DESTROY_AND_RETURN),
+                Assumptions.standard(), Season.NORTHERN);
+    }
+
+    /** She left with the swarm: whoever shakes and destroys every cell then leaves them without any queen. */
+    @Test
+    void after_the_swarm_nobody_is_caught_and_not_every_cell_destroyed() {
+        Reading sealed = Reading.of(MAY_20, Sign.SEALED_WORKER).without(Sign.EGGS, Sign.QUEEN)
+                .with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6);
+        for (SwarmPlan plan : List.of(plan(MAY_20, List.of(), sealed), plan(MAY_20,
+                List.of(new ColonyEvent(day(-2), EventKind.SWARMED)),
+                found(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6)))) {
+            assertThat(plan.rung()).isEqualTo(Rung.SWARMED);
+            assertThat(kinds(plan)).startsWith(SwarmStep.Kind.RETURN_AND_REDUCE)
+                    .doesNotContain(SwarmStep.Kind.CATCH_QUEEN, SwarmStep.Kind.SHAKE_AND_DESTROY);
+        }
+    }
+
+    /** A virgin kills a caged queen through the wires, or the bees leave her for the virgin: common practice. */
+    @Test
+    void a_queen_caged_or_given_is_seen_alive_and_every_cell_beside_her_destroyed() {
+        Reading cells = Reading.of(MAY_20, Sign.SEALED_WORKER, Sign.OLD_LARVAE).without(Sign.EGGS)
+                .with(CellLook.SEALED, CombPlace.AMONG_WORKER_BROOD, 3);
+        SwarmPlan caged = plan(MAY_20, List.of(new ColonyEvent(day(-6), EventKind.QUEEN_CAGED)), cells);
+        SwarmPlan given = plan(MAY_20, List.of(new ColonyEvent(day(-6), EventKind.QUEEN_REMOVED),
+                new ColonyEvent(day(-5), EventKind.QUEEN_GIVEN)), cells);
+        for (SwarmPlan plan : List.of(caged, given)) {
+            assertThat(plan.rung()).isEqualTo(Rung.BESIDE_HER);
+            assertThat(kinds(plan)).startsWith(SwarmStep.Kind.CATCH_QUEEN, SwarmStep.Kind.SHAKE_AND_DESTROY,
+                    SwarmStep.Kind.QUEEN_BACK).doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE);
+        }
+        SwarmPlan lost = plan(MAY_20, List.of(new ColonyEvent(day(-6), EventKind.QUEEN_REMOVED)), cells);
+        assertThat(lost.rung()).isEqualTo(Rung.EMERGENCY);
+    }
+
+    /** In an upland valley no virgin out late in September mates: common practice. */
+    @Test
+    void in_september_the_old_queen_is_kept() {
+        LocalDate late = LocalDate.of(2026, 9, 10);
+        SwarmPlan plan = plan(late, List.of(), Reading.of(late, Sign.EGGS, Sign.QUEEN)
+                .with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6));
+        assertThat(kinds(plan)).contains(SwarmStep.Kind.QUEEN_BACK).doesNotContain(SwarmStep.Kind.MAKE_NUC);
+        assertThat(plan.warnings().getFirst().toString()).contains("hardly mates");
+        SwarmPlan south = SwarmPlanner.plan(new SwarmSituation(late.plusMonths(1), List.of(Reading.of(
+                late.plusMonths(1), Sign.EGGS, Sign.QUEEN).with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6)), List.of(),
+                Optional.empty(), Optional.empty(), List.of(), Optional.empty(), SwarmSchool.DESTROY_AND_RETURN),
+                Assumptions.standard(), new Season(true));
+        assertThat(kinds(south)).contains(SwarmStep.Kind.MAKE_NUC);
     }
 
     @Test
