@@ -131,7 +131,8 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
             case CATCH_QUEEN -> Kit.of(Item.INTRODUCTION_CAGES, 1);
             case MAKE_NUC -> Kit.of(Item.NUC_BOXES, 1);
             case DRAWN_COMB_IN_GAP -> Kit.of(Item.DRAWN_COMBS, 1);
-            case KNOCK_DOWN_CUPS, SHAKE_AND_DESTROY, MARK_ONE_CELL, QUEEN_BACK, CHECK_AGAIN, RETURN_AND_REDUCE,
+            case KNOCK_DOWN_CUPS, SHAKE_AND_DESTROY, MARK_ONE_CELL, QUEEN_BACK, SEE_HER_CAGED, CAGE_BACK,
+                    CHECK_AGAIN, RETURN_AND_REDUCE,
                     CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS, JUDGE_BROOD, CHECK_NUC, LEAVE_ALONE ->
                 Kit.NOTHING;
         };

@@ -44,7 +44,8 @@ public final class SwarmGates {
         }
         return switch (before.deed()) {
             case SwarmDeed.StepDone(var _, SwarmStep.Kind step, var _) ->
-                step == SwarmStep.Kind.CATCH_QUEEN || step == SwarmStep.Kind.MAKE_NUC;
+                step == SwarmStep.Kind.CATCH_QUEEN || step == SwarmStep.Kind.MAKE_NUC
+                        || step == SwarmStep.Kind.SEE_HER_CAGED;
             case HiveDeed.Happened(var _, EventKind event, var _, var _) ->
                 event == EventKind.QUEEN_REMOVED || event == EventKind.QUEEN_CAGED || event == EventKind.SWARMED
                         || event == EventKind.SPLIT_WITHOUT_QUEEN;

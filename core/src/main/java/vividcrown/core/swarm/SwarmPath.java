@@ -82,7 +82,8 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
     }
 
     private static boolean begins(SwarmStep.Kind step) {
-        return step == SwarmStep.Kind.CATCH_QUEEN || step == SwarmStep.Kind.GIVE_ROOM;
+        return step == SwarmStep.Kind.CATCH_QUEEN || step == SwarmStep.Kind.SEE_HER_CAGED
+                || step == SwarmStep.Kind.GIVE_ROOM;
     }
 
     private static List<Done> unticked(List<Reading> readings, List<ColonyEvent> events, SwarmSchool school) {
@@ -113,7 +114,8 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
             switch (one.step()) {
                 case MAKE_NUC -> events.add(new ColonyEvent(one.day(), EventKind.QUEEN_REMOVED));
                 case SHAKE_AND_DESTROY -> {
-                    if (one.school() != SwarmSchool.LEAVE_ONE_NOW) {
+                    if (one.school() != SwarmSchool.LEAVE_ONE_NOW || dayOf(done, SwarmStep.Kind.SEE_HER_CAGED)
+                            .filter(one.day()::equals).isPresent()) {
                         events.add(new ColonyEvent(one.day(), EventKind.CELLS_DESTROYED));
                     }
                 }

@@ -196,9 +196,9 @@ public final class SwarmPlanner {
 
     /** Nobody is first lost for cells: she is seen alive, every cell is destroyed, and she stays where she is. */
     private void besideHer() {
-        step(SwarmStep.Kind.CATCH_QUEEN, DatedSpan.on(today), QUEEN_IN_HAND, "swarm.seeHerInHerCage");
+        step(SwarmStep.Kind.SEE_HER_CAGED, DatedSpan.on(today), QUEEN_IN_HAND, "swarm.seeHerInHerCage");
         step(SwarmStep.Kind.SHAKE_AND_DESTROY, DatedSpan.on(today), ALL_FRAMES_SHAKEN, "swarm.shakeBesideHer");
-        step(SwarmStep.Kind.QUEEN_BACK, DatedSpan.on(today), NONE, "swarm.cageBack");
+        step(SwarmStep.Kind.CAGE_BACK, DatedSpan.on(today), NONE, "swarm.cageBack");
         if (secondCut(NONE, "swarm.checkBesideHer").isEmpty()) {
             step(SwarmStep.Kind.CHECK_AGAIN, LOOK_AGAIN.windowFrom(today), NONE, "swarm.again");
         }

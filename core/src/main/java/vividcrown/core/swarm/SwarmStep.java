@@ -21,7 +21,10 @@ public record SwarmStep(Kind kind, DatedSpan when, Gate gate, List<Reason> reaso
     /** What is done. */
     public enum Kind {
         GIVE_ROOM, KNOCK_DOWN_CUPS, CATCH_QUEEN, MAKE_NUC, DRAWN_COMB_IN_GAP, SHAKE_AND_DESTROY, MARK_ONE_CELL,
-        QUEEN_BACK, CHECK_AGAIN, RETURN_AND_REDUCE, CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS, JUDGE_BROOD,
+        QUEEN_BACK,
+        /** She stays in her cage: it is set aside, and hung back. */
+        SEE_HER_CAGED, CAGE_BACK, CHECK_AGAIN, RETURN_AND_REDUCE, CHECK_FOR_NEW_CELLS, LEAVE_SHUT, LOOK_FOR_EGGS,
+        JUDGE_BROOD,
         CHECK_NUC, LEAVE_ALONE;
 
         /** The verb, as said to whoever does it. */
@@ -34,7 +37,8 @@ public record SwarmStep(Kind kind, DatedSpan when, Gate gate, List<Reason> reaso
             return switch (this) {
                 case CHECK_AGAIN, CHECK_FOR_NEW_CELLS, LOOK_FOR_EGGS, JUDGE_BROOD -> true;
                 case GIVE_ROOM, KNOCK_DOWN_CUPS, CATCH_QUEEN, MAKE_NUC, DRAWN_COMB_IN_GAP, SHAKE_AND_DESTROY,
-                        MARK_ONE_CELL, QUEEN_BACK, RETURN_AND_REDUCE, LEAVE_SHUT, CHECK_NUC, LEAVE_ALONE ->
+                        MARK_ONE_CELL, QUEEN_BACK, SEE_HER_CAGED, CAGE_BACK, RETURN_AND_REDUCE, LEAVE_SHUT, CHECK_NUC,
+                        LEAVE_ALONE ->
                     false;
             };
         }

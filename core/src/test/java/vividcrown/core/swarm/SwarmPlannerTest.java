@@ -85,8 +85,8 @@ class SwarmPlannerTest {
                 new ColonyEvent(day(-5), EventKind.QUEEN_GIVEN)), cells);
         for (SwarmPlan plan : List.of(caged, given)) {
             assertThat(plan.rung()).isEqualTo(Rung.BESIDE_HER);
-            assertThat(kinds(plan)).startsWith(SwarmStep.Kind.CATCH_QUEEN, SwarmStep.Kind.SHAKE_AND_DESTROY,
-                    SwarmStep.Kind.QUEEN_BACK).doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE);
+            assertThat(kinds(plan)).startsWith(SwarmStep.Kind.SEE_HER_CAGED, SwarmStep.Kind.SHAKE_AND_DESTROY,
+                    SwarmStep.Kind.CAGE_BACK).doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE);
         }
         SwarmPlan lost = plan(MAY_20, List.of(new ColonyEvent(day(-6), EventKind.QUEEN_REMOVED)), cells);
         assertThat(lost.rung()).isEqualTo(Rung.EMERGENCY);
