@@ -12,6 +12,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.brood.BroodProof;
 import vividcrown.core.brood.BroodProver;
@@ -26,6 +27,7 @@ import vividcrown.core.judgement.Verdict;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.reading.CellLook;
 import vividcrown.core.reading.CellsSeen;
+import vividcrown.core.reading.EventKind;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.reason.Reason;
@@ -49,6 +51,7 @@ public final class SwarmPlanner {
     private static final DaySpan SHUT_DAYS = DaySpan.ofDays(28, 28, 35);
     /** With this chance she is looked for in her cage first: it takes a minute. */
     private static final double MAY_BE_THERE = 0.2;
+    private static final int WAITS_FOR_SPRING_DAYS = 21;
     private static final DaySpan NUC_CHECK = DaySpan.ofDays(7, 8, 10);
 
     private final SwarmSituation asked;
@@ -85,7 +88,7 @@ public final class SwarmPlanner {
         if (made) {
             afterRemoval();
         } else {
-            climb(rung, season);
+            climb(rung, season, verdict.contents());
         }
         // whoever replaces her queen leaves with none
         return new SwarmPlan(kind, rung, rung == Rung.SUPERSEDURE ? Optional.empty() : departs(cells), returnVisit,
@@ -137,7 +140,7 @@ public final class SwarmPlanner {
 
     // --- the ladder --------------------------------------------------------------------------------------------------
 
-    private void climb(Rung rung, Season season) {
+    private void climb(Rung rung, Season season, Contents contents) {
         switch (rung) {
             case CUPS_ONLY -> {
                 if (asked.school() == SwarmSchool.BEFORE_CELLS) {
@@ -168,6 +171,10 @@ public final class SwarmPlanner {
                 }
             }
             case VIRGIN_OUT -> {
+                if (contents.chance(Case.KEPT) + contents.chance(Case.KEPT_BESIDE_CELLS) > MAY_BE_THERE
+                        && (happened(EventKind.QUEEN_CAGED) || happened(EventKind.QUEEN_GIVEN))) {
+                    step(SwarmStep.Kind.SEE_HER_CAGED, DatedSpan.on(today), NONE, "swarm.virginBesideHer");
+                }
                 step(SwarmStep.Kind.LEAVE_SHUT, DaySpan.ofDays(0, 14, 21).from(today), NONE, "swarm.virginOut");
                 step(SwarmStep.Kind.LOOK_FOR_EGGS, DaySpan.ofDays(14, 14, 21).from(today), NONE, "swarm.lookForEggs");
                 warn("swarm.castVirginOut");
@@ -205,8 +212,15 @@ public final class SwarmPlanner {
         warn("swarm.besideHerDead");
     }
 
+    /** In autumn; a virgin of a cold spring comes into better days. */
     private boolean hardlyMates(Season season) {
-        return !new MatingChance(season.climate()).isSensible(fromCells().map(DatedSpan::likely).orElse(today));
+        MatingChance mating = new MatingChance(season.climate());
+        LocalDate out = fromCells().map(DatedSpan::likely).orElse(today);
+        return IntStream.rangeClosed(0, WAITS_FOR_SPRING_DAYS).mapToObj(out::plusDays).noneMatch(mating::isSensible);
+    }
+
+    private boolean happened(EventKind kind) {
+        return asked.events().stream().anyMatch(event -> event.kind() == kind && !event.day().isAfter(today));
     }
 
     /** Cells cut while larvae are young enough are begun again: once more when none can be. The day of the last cut. */

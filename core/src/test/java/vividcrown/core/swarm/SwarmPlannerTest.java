@@ -88,6 +88,11 @@ class SwarmPlannerTest {
             assertThat(kinds(plan)).startsWith(SwarmStep.Kind.SEE_HER_CAGED, SwarmStep.Kind.SHAKE_AND_DESTROY,
                     SwarmStep.Kind.CAGE_BACK).doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE);
         }
+        SwarmPlan open = plan(MAY_20, List.of(new ColonyEvent(day(-12), EventKind.QUEEN_CAGED)), Reading.of(MAY_20,
+                Sign.SEALED_WORKER, Sign.QUEEN).without(Sign.OPEN_BROOD)
+                .with(CellLook.EMERGED, CombPlace.AMONG_WORKER_BROOD, 1));
+        assertThat(open.rung()).isEqualTo(Rung.VIRGIN_OUT);
+        assertThat(kinds(open)).startsWith(SwarmStep.Kind.SEE_HER_CAGED);
         SwarmPlan lost = plan(MAY_20, List.of(new ColonyEvent(day(-6), EventKind.QUEEN_REMOVED)), cells);
         assertThat(lost.rung()).isEqualTo(Rung.EMERGENCY);
     }
@@ -100,6 +105,9 @@ class SwarmPlannerTest {
                 .with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6));
         assertThat(kinds(plan)).contains(SwarmStep.Kind.QUEEN_BACK).doesNotContain(SwarmStep.Kind.MAKE_NUC);
         assertThat(plan.warnings().getFirst().toString()).contains("hardly mates");
+        LocalDate spring = LocalDate.of(2026, 4, 20);
+        assertThat(kinds(plan(spring, List.of(), Reading.of(spring, Sign.EGGS, Sign.QUEEN)
+                .with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6)))).contains(SwarmStep.Kind.MAKE_NUC);
         SwarmPlan south = SwarmPlanner.plan(new SwarmSituation(late.plusMonths(1), List.of(Reading.of(
                 late.plusMonths(1), Sign.EGGS, Sign.QUEEN).with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 6)), List.of(),
                 Optional.empty(), Optional.empty(), List.of(), Optional.empty(), SwarmSchool.DESTROY_AND_RETURN),
