@@ -89,10 +89,11 @@ public final class Advisor {
         List<Reason> stop = Suspicion.of(readings).standing().keySet().stream()
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
         Circumstances at = circumstances(verdict, readings);
+        Optional<Worthwhile> look = bestLook(verdict, readings, at);
         List<Ranked> ranked = new ArrayList<>();
         for (Act act : Acts.all()) {
             if (isShown(act, verdict) && (stop.isEmpty() || !act.movesFrames())) {
-                ranked.add(new Ranked(option(act, verdict, readings, at), mayLead(act, verdict, readings, at)));
+                ranked.add(new Ranked(option(act, verdict, readings, at, look), mayLead(act, verdict, readings, at)));
             }
         }
         return new Advice(inOrder(ranked), stop, decide(verdict));
@@ -265,37 +266,43 @@ public final class Advisor {
         return worth - DAY_LOST * days - OPENED_IN_VAIN;
     }
 
+    /** @param worth what the colony is worth after it, whatever is found */
+    private record Worthwhile(BestLook look, double worth) {
+    }
+
     /** The look within days that is worth most; empty where none would tell anything. */
-    private Optional<BestLook> bestLook(Verdict verdict, List<Reading> readings, Circumstances at) {
+    private Optional<Worthwhile> bestLook(Verdict verdict, List<Reading> readings, Circumstances at) {
         boolean stopped = Suspicion.of(readings).stops();
         return verdict.looks().stream().filter(look -> look.kind() != BestLook.Kind.TEST_FRAME)
                 .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(LOOK_WITHIN_DAYS)))
-                .max(Comparator.comparingDouble(look -> worthOf(look, at, stopped)));
+                .map(look -> new Worthwhile(look, worthOf(look, at, stopped)))
+                .max(Comparator.comparingDouble(Worthwhile::worth));
     }
 
     /** Another look is for what would tell most, on its day. */
-    private List<Option.FollowUp> followUps(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
-        return Optional.of(act).filter(one -> one.action() == Action.LOOK_AGAIN)
-                .flatMap(_ -> bestLook(verdict, readings, at))
+    private static List<Option.FollowUp> followUps(Act act, Circumstances at, Optional<Worthwhile> again) {
+        return again.filter(_ -> act.action() == Action.LOOK_AGAIN).map(Worthwhile::look)
                 .map(look -> List.of(new Option.FollowUp(look.when(), false,
                         Sentence.of("lookFor." + look.kind().name()), Sentence.of("ifNot.look"))))
                 .orElseGet(() -> act.followUps(at));
     }
 
-    private double value(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
+    private double value(Act act, Verdict verdict, List<Reading> readings, Circumstances at,
+            Optional<Worthwhile> again) {
         double plain = worth(act, verdict.contents().cases(), at);
         boolean stopped = Suspicion.of(readings).stops();
         return switch (act.action()) {
-            case LOOK_AGAIN -> bestLook(verdict, readings, at).map(look -> worthOf(look, at, stopped)).stream()
-                    .reduce(plain - OPENED_IN_VAIN, Math::max);
+            case LOOK_AGAIN ->
+                Math.max(plain - OPENED_IN_VAIN, again.map(Worthwhile::worth).orElse(plain - OPENED_IN_VAIN));
             case TEST_FRAME -> verdict.looks().stream().filter(look -> look.kind() == BestLook.Kind.TEST_FRAME)
                     .mapToDouble(look -> worthOf(look, at, stopped) - act.cost()).reduce(plain, Math::max);
             default -> plain;
         };
     }
 
-    private Option option(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
-        double value = value(act, verdict, readings, at);
+    private Option option(Act act, Verdict verdict, List<Reading> readings, Circumstances at,
+            Optional<Worthwhile> again) {
+        double value = value(act, verdict, readings, at, again);
         double odds = odds(act, verdict, at);
         List<Reason> reasons = new ArrayList<>();
         reasons.add(new Reason(act.action().needs(), Source.COMMON_PRACTICE));
@@ -323,7 +330,7 @@ public final class Advisor {
                         .map(last -> last.minusDays(act.daysToVirgin())).filter(last -> !last.isBefore(at.today()));
         return new Option(act.action(), odds, value, Math.max(0, odds - value), preferred.contains(act.action()),
                 lastSensible, gates(act, readings, at.today()), risk(act, verdict),
-                followUps(act, verdict, readings, at), act.cautions(),
+                followUps(act, at, again), act.cautions(),
                 reasons);
     }
 
