@@ -89,9 +89,10 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
             return Optional.of(look(look.get().days(), Reason.of(Source.COMMON_PRACTICE, "due.followUp",
                     look.get().lookFor(), look.get().ifNot())));
         }
-        Optional<DatedSpan> departs = swarm.flatMap(one -> one.plan().departs());
-        if (departs.isPresent() && chosenOn.filter(day -> !day.isBefore(swarm.get().found())).isEmpty()) {
-            return Optional.of(decide(swarm.get(), departs.get()));
+        Optional<Swarm> urgent = swarm.filter(one -> one.plan().isUrgent())
+                .filter(one -> chosenOn.filter(day -> !day.isBefore(one.found())).isEmpty());
+        if (urgent.isPresent()) {
+            return Optional.of(decide(urgent.get()));
         }
         boolean shut = open.stream().anyMatch(one -> one.days().contains(today));
         if (shut || !weekly || !season.isSwarmSeason(today)) {
@@ -147,12 +148,17 @@ public record ColonyWork(String job, Sentence toDo, DatedSpan when, List<Reason>
         return new ColonyWork(READ_COLONY, Sentence.of("work." + READ_COLONY), days, List.of(reason), Kit.NOTHING);
     }
 
-    private static ColonyWork decide(Swarm swarm, DatedSpan departs) {
-        LocalDate latest = departs.earliest().isBefore(swarm.found()) ? swarm.found() : departs.earliest();
+    private static ColonyWork decide(Swarm swarm) {
+        LocalDate latest = swarm.plan().departs().map(DatedSpan::earliest).filter(swarm.found()::isBefore)
+                .orElse(swarm.found());
         // nobody decided yet: whatever the first steps of the path that is proposed may want
         Kit kit = swarm.left().stream().filter(step -> !step.when().earliest().isAfter(latest))
                 .map(step -> kit(step.kind())).reduce(Kit.NOTHING, Kit::plus);
         return new ColonyWork(SWARM_STEP, swarm.plan().rung().sentence(), DatedSpan.ofClosed(swarm.found(), latest),
-                List.of(Reason.of(Source.COMMON_PRACTICE, "due.swarmCells", swarm.found(), departs)), kit);
+                swarm.plan().departs()
+                        .map(departs -> List.of(
+                                Reason.of(Source.COMMON_PRACTICE, "due.swarmCells", swarm.found(), departs)))
+                        .orElseGet(() -> swarm.left().getFirst().reasons()),
+                kit);
     }
 }

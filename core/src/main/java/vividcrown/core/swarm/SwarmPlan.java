@@ -44,6 +44,11 @@ public record SwarmPlan(Map<Verdict.CellKind, Double> kind, Rung rung, Optional<
                 .allMatch(step -> step.gate() == SwarmStep.Gate.NONE || done.contains(step.kind()));
     }
 
+    /** It does not wait: a swarm would leave, has left, or a virgin would kill the queen in her cage. */
+    public boolean isUrgent() {
+        return departs.isPresent() || rung == Rung.SWARMED || rung == Rung.BESIDE_HER;
+    }
+
     /** Until when the hive is to stay shut, if it is to on that day. */
     public Optional<LocalDate> shutUntil(LocalDate day) {
         return steps.stream().filter(step -> step.kind() == SwarmStep.Kind.LEAVE_SHUT && step.when().contains(day))

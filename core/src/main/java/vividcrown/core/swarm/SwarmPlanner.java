@@ -90,9 +90,7 @@ public final class SwarmPlanner {
         } else {
             climb(rung, season, verdict.contents());
         }
-        // whoever replaces her queen leaves with none
-        return new SwarmPlan(kind, rung, rung == Rung.SUPERSEDURE ? Optional.empty() : departs(cells), returnVisit,
-                steps, youngQueen, warnings, materials);
+        return new SwarmPlan(kind, rung, departs(rung, cells), returnVisit, steps, youngQueen, warnings, materials);
     }
 
     // --- where it stands ---------------------------------------------------------------------------------------------
@@ -131,7 +129,11 @@ public final class SwarmPlanner {
     }
 
     /** A swarm leaves about when the first cell is sealed; from then on it can leave on any fine day. */
-    private Optional<DatedSpan> departs(List<CellsSeen> cells) {
+    private Optional<DatedSpan> departs(Rung rung, List<CellsSeen> cells) {
+        // who is replaced, has left or sits in a cage leaves with none
+        if (rung == Rung.SUPERSEDURE || rung == Rung.SWARMED || rung == Rung.BESIDE_HER) {
+            return Optional.empty();
+        }
         BroodProof proof = BroodProver.prove(asked.readings(), asked.events(), today, assumptions);
         return proof.cells().stream().filter(cell -> cell.cells().look().isAlive() && cells.contains(cell.cells()))
                 .map(CellAge::sealed).min(Comparator.comparing(DatedSpan::earliest))

@@ -85,6 +85,8 @@ class SwarmPlannerTest {
                 new ColonyEvent(day(-5), EventKind.QUEEN_GIVEN)), cells);
         for (SwarmPlan plan : List.of(caged, given)) {
             assertThat(plan.rung()).isEqualTo(Rung.BESIDE_HER);
+            assertThat(plan.departs()).isEmpty();
+            assertThat(plan.isUrgent()).isTrue();
             assertThat(kinds(plan)).startsWith(SwarmStep.Kind.SEE_HER_CAGED, SwarmStep.Kind.SHAKE_AND_DESTROY,
                     SwarmStep.Kind.CAGE_BACK).doesNotContain(SwarmStep.Kind.RETURN_AND_REDUCE);
         }

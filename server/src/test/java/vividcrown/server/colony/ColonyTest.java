@@ -139,6 +139,24 @@ class ColonyTest {
                 "DESTROY_AND_RETURN");
     }
 
+    /** She sits in her cage as a brood stop, and they raise another: the round says so, the page cuts them, and her cage goes back. */
+    @Test
+    void cells_beside_a_caged_queen_are_cut_and_none_is_left_for_a_young_one() {
+        assertThat(owner.tell(LocalDate.parse("2026-05-31"), "HAPPENED", "hive", id("H 8"), "event", "QUEEN_CAGED")
+                .status()).isEqualTo(200);
+        assertThat(reads("H 8", "2026-06-09", Map.of("seen", List.of("SEALED_WORKER"), "absent",
+                List.of("EGGS", "YOUNG_LARVAE"), "cells",
+                List.of(Map.of("look", "SEALED", "place", "AMONG_WORKER_BROOD", "count", 4)))).status()).isEqualTo(200);
+        assertThat(stop("H 8").path("text").asString()).contains("a queen in her cage beside cells");
+        JsonNode swarm = page("H 8").path("swarm");
+        assertThat(swarm.path("rung").asString()).isEqualTo("BESIDE_HER");
+        assertThat(swarm.path("steps").findValuesAsString("step")).startsWith("SEE_HER_CAGED", "SHAKE_AND_DESTROY",
+                "CAGE_BACK").doesNotContain("RETURN_AND_REDUCE");
+        assertThat(steps("H 8", "2026-06-09", "SEE_HER_CAGED").status()).isEqualTo(200);
+        assertThat(steps("H 8", "2026-06-09", "SHAKE_AND_DESTROY").status()).isEqualTo(200);
+        assertThat(stop("H 8").path("text").asString()).isEqualTo("Hang her cage back, closed");
+    }
+
     @Test
     void the_days_of_a_swarm_path_come_on_the_round_and_move_on_as_steps_are_ticked() {
         assertThat(stop("H 2").path("job").asString()).as("cells found, nothing decided").isEqualTo("SWARM_STEP");
