@@ -36,18 +36,6 @@ import vividcrown.core.time.Until;
  */
 public final class Advisor {
 
-    /** With more than this chance of a mated queen, or of a young one on her way, nothing is first that would lose her. */
-    private static final double QUEEN_AT_STAKE = 0.03;
-    private static final double YOUNG_QUEEN_AT_STAKE = 0.06;
-    /** With more than this chance of trouble leaving her be is not first. */
-    private static final double SWARM_AT_STAKE = 0.05;
-    private static final double TROUBLE_AT_STAKE = 0.08;
-    private static final double WAITING_AT_STAKE = 0.3;
-    private static final double WAITED_FOR_IN_VAIN = 0.5;
-    private static final double TROUBLE_IS_LIKELY = 0.5;
-    private static final int A_WEEK = 7;
-    /** Cells are cut only where she is likely there still; and only with her in hand. */
-    private static final double QUEEN_MUST_BE_THERE = 0.4;
     private static final double DAY_LOST = 0.004;
     private static final double OPENED_IN_VAIN = 0.012;
     private static final int LOOK_WITHIN_DAYS = 9;
@@ -58,7 +46,6 @@ public final class Advisor {
     private static final int LONG_QUEENLESS_DAYS = 27;
     /** Practice is to act two or three weeks earlier than one would like. */
     private static final int ACT_EARLIER_DAYS = 14;
-    private static final int SOON_DAYS = 21;
 
     private final Assumptions assumptions;
     private final MatingChance mating;
@@ -90,10 +77,11 @@ public final class Advisor {
                 .map(sign -> Reason.of(Source.COMMON_PRACTICE, "advice.stop", sign.sentence())).toList();
         Circumstances at = circumstances(verdict, readings);
         Optional<Worthwhile> look = bestLook(verdict, readings, at);
+        AtStake atStake = AtStake.of(verdict, newestOfCells(readings), season, mating, assumptions);
         List<Ranked> ranked = new ArrayList<>();
         for (Act act : Acts.all()) {
             if (isShown(act, verdict) && (stop.isEmpty() || !act.movesFrames())) {
-                ranked.add(new Ranked(option(act, verdict, readings, at, look), mayLead(act, verdict, readings, at)));
+                ranked.add(new Ranked(option(act, verdict, readings, at, look), atStake.mayLead(act.action())));
             }
         }
         return new Advice(inOrder(ranked), stop, decide(verdict));
@@ -160,68 +148,6 @@ public final class Advisor {
                 .orElse(Verdict.CellKind.SWARM);
     }
 
-    private static double chance(Verdict verdict, java.util.function.Predicate<Case> of) {
-        return verdict.contents().cases().entrySet().stream().filter(one -> of.test(one.getKey()))
-                .mapToDouble(Map.Entry::getValue).sum();
-    }
-
-    private boolean mayLead(Act act, Verdict verdict, List<Reading> readings, Circumstances at) {
-        Contents contents = verdict.contents();
-        double queenright = chance(verdict, Case::isQueenright);
-        // a young queen who cannot mate any more is no loss
-        double young = chance(verdict, Case::hasYoungQueen) * Math.min(1, at.mating().of(at.today()) * 1.5);
-        double swarm = contents.chance(Case.SWARM_CELLS_OPEN) + contents.chance(Case.SWARM_CELLS_SEALED)
-                + contents.chance(Case.SWARMED);
-        double besideHer = contents.chance(Case.KEPT_BESIDE_CELLS);
-        // who is there already is waited for by nobody
-        double settled = queenright - contents.chance(Case.SUPERSEDING) - contents.chance(Case.MATED);
-        boolean lookedInWinter = season.isWinter(verdict.asOf().plusDays(A_WEEK));
-        double trouble = contents.chance(Case.HOPELESS) + contents.chance(Case.LAYING_WORKERS)
-                + contents.chance(Case.UNMATED) + contents.chance(Case.RECENTLY_QUEENLESS)
-                + chance(verdict, Case::hasYoungQueen) - young;
-        return switch (act.action()) {
-            // in winter nothing can be done, and nothing is opened
-            case LEAVE_ALONE, MARK_BOTH -> act.action() == Action.LEAVE_ALONE
-                    && (season.isWinter(verdict.asOf()) || lookedInWinter && trouble < TROUBLE_IS_LIKELY)
-                    || swarm < SWARM_AT_STAKE && trouble < TROUBLE_AT_STAKE && besideHer < SWARM_AT_STAKE
-                            && !livingCellsSeen(readings)
-                    || act.action() == Action.LEAVE_ALONE && isSupersedure(verdict);
-            case WAIT_FOR_YOUNG_QUEEN -> contents.chance(Case.SWARM_CELLS_OPEN)
-                    + contents.chance(Case.SWARM_CELLS_SEALED) < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE
-                    && besideHer < SWARM_AT_STAKE && lastThisSeason(at.today()).isPresent()
-                    && settled < WAITED_FOR_IN_VAIN;
-            case CUT_CELLS -> besideHer > QUEEN_MUST_BE_THERE;
-            case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
-            // whether she lives in her cage is seen in a minute
-            case REDUCE_TO_ONE_CELL -> queenright < 0.4 && besideHer < SWARM_AT_STAKE;
-            // a failing queen is taken out; a good one is not
-            case REQUEEN -> queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE
-                    && contents.chance(Case.FAILING) + contents.chance(Case.UNMATED) > 0.8;
-            case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> queenright < 0.1 && young < 0.25 && !isInHerTime(verdict);
-            case LOOK_AGAIN -> !season.isWinter(verdict.asOf()) && (!lookedInWinter || trouble >= TROUBLE_IS_LIKELY);
-            case TEST_FRAME, BROOD_WEEKLY ->
-                !isInHerTime(verdict) && !season.isWinter(verdict.asOf()) && !lookedInWinter;
-            case GIVE_QUEEN, BROOD_THEN_QUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP ->
-                queenright < QUEEN_AT_STAKE && young < YOUNG_QUEEN_AT_STAKE;
-        };
-    }
-
-    /** It is known when the young queen came or comes out, and nobody could call her late yet. */
-    private boolean isInHerTime(Verdict verdict) {
-        return verdict.proof().next().filter(next -> next.origin() != NextQueen.Origin.VIRGIN_SEEN)
-                .map(next -> verdict.asOf().isBefore(next.emerges().likely().plusDays(assumptions.late())))
-                .orElse(false)
-                && verdict.contents().chance(Case.LAYING_WORKERS) < YOUNG_QUEEN_AT_STAKE;
-    }
-
-    private static boolean isSupersedure(Verdict verdict) {
-        return verdict.contents().chance(Case.SUPERSEDING) > 0.7;
-    }
-
-    private static boolean livingCellsSeen(List<Reading> readings) {
-        return newestOfCells(readings).map(reading -> reading.saw(Sign.QUEEN_CELLS)).orElse(false);
-    }
-
     private static Optional<Reading> newestOfCells(List<Reading> readings) {
         return readings.stream().filter(reading -> reading.saw(Sign.QUEEN_CELLS) || reading.missed(Sign.QUEEN_CELLS))
                 .max(Comparator.comparing(Reading::day));
@@ -235,7 +161,7 @@ public final class Advisor {
         return new Circumstances(verdict.asOf(), assumptions, mating, season.mates(), longQueenless(verdict, readings),
                 longCells,
                 verdict.proof().queenlessSince().isPresent()
-                        || verdict.contents().chance(Case.KEPT_BESIDE_CELLS) > QUEEN_MUST_BE_THERE
+                        || verdict.contents().chance(Case.KEPT_BESIDE_CELLS) > AtStake.QUEEN_MUST_BE_THERE
                                 ? verdict.proof().noNewCellsFrom().map(Until::latest)
                                         .filter(day -> day.isAfter(verdict.asOf()))
                                 : Optional.empty(),
@@ -292,8 +218,7 @@ public final class Advisor {
         double plain = worth(act, verdict.contents().cases(), at);
         boolean stopped = Suspicion.of(readings).stops();
         return switch (act.action()) {
-            case LOOK_AGAIN ->
-                Math.max(plain - OPENED_IN_VAIN, again.map(Worthwhile::worth).orElse(plain - OPENED_IN_VAIN));
+            case LOOK_AGAIN -> again.map(Worthwhile::worth).stream().reduce(plain - OPENED_IN_VAIN, Math::max);
             case TEST_FRAME -> verdict.looks().stream().filter(look -> look.kind() == BestLook.Kind.TEST_FRAME)
                     .mapToDouble(look -> worthOf(look, at, stopped) - act.cost()).reduce(plain, Math::max);
             default -> plain;
@@ -392,19 +317,14 @@ public final class Advisor {
 
     /** The last day of this season on which a virgin can sensibly come out; empty when none can any more, or not yet. */
     private Optional<LocalDate> lastThisSeason(LocalDate from) {
-        for (LocalDate day = from; !day.isAfter(from.plusDays(SOON_DAYS)); day = day.plusDays(1)) {
-            if (mating.isSensible(day)) {
-                return mating.lastSensibleEmergence(day);
-            }
-        }
-        return Optional.empty();
+        return mating.firstSensibleEmergence(from).flatMap(mating::lastSensibleEmergence);
     }
 
     /** By when to decide on a colony that rests on a virgin, or may have nobody. */
     public Optional<Advice.Decision> decide(Verdict verdict) {
         LocalDate today = verdict.asOf();
-        double sure = chance(verdict, Case::isQueenright);
-        if (sure > 1 - WORTH_SHOWING || isSupersedure(verdict) || season.isWinter(today)) {
+        double sure = verdict.contents().chance(Case::isQueenright);
+        if (sure > 1 - WORTH_SHOWING || AtStake.isSupersedure(verdict) || season.isWinter(today)) {
             return Optional.empty();
         }
         Sentence ifSo = Sentence.of("decide.lays");

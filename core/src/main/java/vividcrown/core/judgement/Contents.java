@@ -79,6 +79,11 @@ public record Contents(Map<Case, Double> cases, Map<QueenIs, Double> queen, Map<
         return Objects.requireNonNull(cases.get(one));
     }
 
+    /** Of any of these. */
+    double chance(Predicate<Case> among) {
+        return cases.entrySet().stream().filter(one -> among.test(one.getKey())).mapToDouble(Map.Entry::getValue).sum();
+    }
+
     static Contents of(Belief belief, LocalDate today, Clock clock, Flows.AtPlace place, boolean withDays) {
         Map<Case, Double> cases = cases(belief, clock);
         Map<QueenIs, Double> queen = new EnumMap<>(QueenIs.class);

@@ -19,7 +19,8 @@ import vividcrown.core.time.DatedSpan;
  * the doubt about the state.
  *
  * <p>Expected lessening = doubt now − Σ chance(outcome) × doubt after that outcome, doubt being the entropy of the nine
- * states as they are today, and of whether a queen is alive in her cage beside cells, in bits; each state is followed on its own course up to the day of the look (mutual
+ * states as they are today, and of whether a queen is alive in her cage beside cells, in bits; each state is followed on its
+ * own course up to the day of the look (mutual
  * information, Shannon 1948). A test frame does what brood given does: it is followed as such. Waiting costs: bees age, and a
  * colony that turns out to be queenless has lost the days.
  */

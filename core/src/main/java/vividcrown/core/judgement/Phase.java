@@ -11,7 +11,7 @@ import java.util.Objects;
  * so a belief is one number a phase.
  *
  * @param queen the queen, or that there is none
- * @param days of her: a virgin's age, since her first egg, since she was given and while no cells are there. Where workers lay: since they began
+ * @param days of her: a virgin's age, since her first egg, since she was given (0 beside cells). Where workers lay: since they began
  * @param cells why queen cells are under way, if any are
  * @param cellDays age of the oldest cell in days from its egg; 0 where there is none
  * @param since age in days of the youngest worker brood that is not hers: days since a fertilised egg was laid here by

@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * Whether a virgin will find the weather to mate, from the climate of the place.
@@ -18,6 +19,7 @@ public final class MatingChance {
     private static final int TO = 21;
     /** Below this a virgin started is a gamble. */
     private static final double SENSIBLE = 0.8;
+    private static final int SOON_DAYS = 21;
 
     private final MatingClimate climate;
 
@@ -74,6 +76,11 @@ public final class MatingChance {
             }
         }
         return last;
+    }
+
+    /** The first day from then on on which a virgin may come out so; empty if none comes within three weeks. */
+    public Optional<LocalDate> firstSensibleEmergence(LocalDate from) {
+        return IntStream.rangeClosed(0, SOON_DAYS).mapToObj(from::plusDays).filter(this::isSensible).findFirst();
     }
 
     public boolean isSensible(LocalDate emerged) {

@@ -76,9 +76,9 @@ public record SwarmPath(SwarmSchool school, LocalDate begun, List<Done> done) {
         LocalDate begun = taken.orElse(done.getFirst().day());
         boolean another = events.stream()
                 .anyMatch(event -> GIVES_ANOTHER.contains(event.kind()) && !event.day().isBefore(begun));
-        boolean anew = another || taken.isEmpty()
+        boolean over = another || taken.isEmpty()
                 && readings.stream().anyMatch(look -> tellsOfCells(look) && look.day().isAfter(begun));
-        return anew ? Optional.empty() : Optional.of(new SwarmPath(done.getLast().school(), begun, done));
+        return over ? Optional.empty() : Optional.of(new SwarmPath(done.getLast().school(), begun, done));
     }
 
     private static boolean begins(SwarmStep.Kind step) {

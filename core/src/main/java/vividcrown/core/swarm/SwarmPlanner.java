@@ -12,7 +12,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.IntStream;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.brood.BroodProof;
 import vividcrown.core.brood.BroodProver;
@@ -51,7 +50,6 @@ public final class SwarmPlanner {
     private static final DaySpan SHUT_DAYS = DaySpan.ofDays(28, 28, 35);
     /** With this chance she is looked for in her cage first: it takes a minute. */
     private static final double MAY_BE_THERE = 0.2;
-    private static final int WAITS_FOR_SPRING_DAYS = 21;
     private static final DaySpan NUC_CHECK = DaySpan.ofDays(7, 8, 10);
 
     private final SwarmSituation asked;
@@ -203,7 +201,7 @@ public final class SwarmPlanner {
         }
     }
 
-    /** Nobody is first lost for cells: she is seen alive, every cell is destroyed, and she stays where she is. */
+    /** She is seen alive, every cell is destroyed, and she stays in her cage. */
     private void besideHer() {
         step(SwarmStep.Kind.SEE_HER_CAGED, DatedSpan.on(today), QUEEN_IN_HAND, "swarm.seeHerInHerCage");
         step(SwarmStep.Kind.SHAKE_AND_DESTROY, DatedSpan.on(today), ALL_FRAMES_SHAKEN, "swarm.shakeBesideHer");
@@ -216,9 +214,8 @@ public final class SwarmPlanner {
 
     /** In autumn; a virgin of a cold spring comes into better days. */
     private boolean hardlyMates(Season season) {
-        MatingChance mating = new MatingChance(season.climate());
         LocalDate out = fromCells().map(DatedSpan::likely).orElse(today);
-        return IntStream.rangeClosed(0, WAITS_FOR_SPRING_DAYS).mapToObj(out::plusDays).noneMatch(mating::isSensible);
+        return new MatingChance(season.climate()).firstSensibleEmergence(out).isEmpty();
     }
 
     private boolean happened(EventKind kind) {

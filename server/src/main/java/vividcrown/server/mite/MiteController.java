@@ -174,7 +174,7 @@ class MiteController {
                 .filter(hive -> yard == null || hive.yardId().equals(yard)).toList();
         Map<UUID, ColonyBook.Facts> facts = book.facts(rows, day);
         BeeYear year = rows.stream().findFirst().map(hive -> Objects.requireNonNull(places.get(hive.yardId())))
-                .or(() -> places.values().stream().findFirst()).map(MiteController::year)
+                .or(() -> places.values().stream().findFirst()).map(Yard::year)
                 .orElseThrow(() -> Refusal.notFound(Sentence.of("split.noYard")));
         Optional<Double> own = settings.current().mitePercent();
         List<MiteHive> lines = rows.stream().map(hive -> {
@@ -208,7 +208,7 @@ class MiteController {
                 .verdict();
         double lays = verdict.chance(Status.LAYING_QUEEN) + verdict.chance(Status.TWO_QUEENS);
         return new BroodStopPage(hive, row.code(), day.plusDays(days), BroodBreakView.of(BroodBreak.of(
-                BroodBreak.Plan.QUEEN_CAGED, DatedSpan.on(day), day.plusDays(days), 0, true, honey, year(yard),
+                BroodBreak.Plan.QUEEN_CAGED, DatedSpan.on(day), day.plusDays(days), 0, true, honey, yard.year(),
                 settings.assumptions())),
                 lays < SURELY_LAYS
                         ? Sentence.of("brood.perhapsNone", row.code(), Math.round(100 * (1 - lays))).toString()
@@ -240,12 +240,8 @@ class MiteController {
                 stopped.map(BroodStops.Stopped::why).map(Sentence::toString).orElse(null));
     }
 
-    private static BeeYear year(Yard yard) {
-        return yard.year();
-    }
-
     private static MiteHive line(Hive hive, Yard yard, MiteRecord known, Optional<Double> own, LocalDate today) {
-        BeeYear year = year(yard);
+        BeeYear year = yard.year();
         Optional<MiteRecord.Counted> newest = known.newest();
         Optional<Amount> percent = newest.flatMap(one -> found(one, year).percent());
         List<MiteRule.Word> words = percent.map(counted -> MiteRule.at(MiteRule.time(year, newest.orElseThrow().day()),
