@@ -157,6 +157,20 @@ class ColonyTest {
         assertThat(stop("H 8").path("text").asString()).isEqualTo("Hang her cage back, closed");
     }
 
+    /** Who is in there, whatever is under way: a caged queen gives no comb, and beside a laying one nobody is given. */
+    @Test
+    void splits_and_introductions_know_a_queen_beside_cells() {
+        assertThat(line("H 2").path("leading").asString()).isEqualTo("CELLS");
+        JsonNode beside = owner.get("/api/v1/introductions/plan?hive=" + id("H 2")).json();
+        assertThat(beside.path("verdict").asString()).as(beside.toString()).isEqualTo("DO_NOT");
+        assertThat(beside.path("refusals").toString()).contains("queen");
+        assertThat(owner.tell(LocalDate.parse("2026-06-08"), "HAPPENED", "hive", id("H 1"), "event", "QUEEN_CAGED")
+                .status()).isEqualTo(200);
+        JsonNode splits = owner.post("/api/v1/splits/plan", Map.of("recipe", "WALK_AWAY", "most", 1)).json();
+        assertThat(splits.path("plan").path("leftOut").toString() + splits.path("leftOut"))
+                .contains("H 1: its queen does not lay now");
+    }
+
     @Test
     void the_days_of_a_swarm_path_come_on_the_round_and_move_on_as_steps_are_ticked() {
         assertThat(stop("H 2").path("job").asString()).as("cells found, nothing decided").isEqualTo("SWARM_STEP");
