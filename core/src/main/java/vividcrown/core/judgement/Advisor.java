@@ -24,6 +24,7 @@ import vividcrown.core.reading.Suspicion;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
+import vividcrown.core.time.DatedSpan;
 import vividcrown.core.time.Until;
 
 /**
@@ -39,6 +40,8 @@ public final class Advisor {
     private static final double DAY_LOST = 0.004;
     private static final double OPENED_IN_VAIN = 0.012;
     private static final int LOOK_WITHIN_DAYS = 9;
+    private static final int SPRING_LOOK_DAYS = 21;
+    private static final double KEPT_BESIDE_A_VIRGIN = 0.2;
     private static final double OWN_SCHOOL_AT_MOST_WORSE = 0.3;
     private static final double WORTH_SHOWING = 0.1;
     private static final double WORTH_SAYING = 0.005;
@@ -199,18 +202,32 @@ public final class Advisor {
     /** The look within days that is worth most; empty where none would tell anything. */
     private Optional<Worthwhile> bestLook(Verdict verdict, List<Reading> readings, Circumstances at) {
         boolean stopped = Suspicion.of(readings).stops();
+        // beside a virgin a queen in a cage does not live a week
+        boolean atOnce = verdict.contents().chance(Case.KEPT) > KEPT_BESIDE_A_VIRGIN && newestOfCells(readings)
+                .flatMap(reading -> reading.cells().stream().filter(cells -> cells.look().provesVirgin()).findFirst())
+                .isPresent();
         return verdict.looks().stream().filter(look -> look.kind() != BestLook.Kind.TEST_FRAME)
-                .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(LOOK_WITHIN_DAYS)))
+                .filter(look -> !look.when().earliest().isAfter(at.today().plusDays(atOnce ? 0 : LOOK_WITHIN_DAYS)))
                 .map(look -> new Worthwhile(look, worthOf(look, at, stopped)))
                 .max(Comparator.comparingDouble(Worthwhile::worth));
     }
 
     /** Another look is for what would tell most, on its day. */
-    private static List<Option.FollowUp> followUps(Act act, Circumstances at, Optional<Worthwhile> again) {
+    private List<Option.FollowUp> followUps(Act act, Circumstances at, Optional<Worthwhile> again) {
         return again.filter(_ -> act.action() == Action.LOOK_AGAIN).map(Worthwhile::look)
                 .map(look -> List.of(new Option.FollowUp(look.when(), false,
                         Sentence.of("lookFor." + look.kind().name()), Sentence.of("ifNot.look"))))
-                .orElseGet(() -> act.followUps(at));
+                .or(() -> inSpring(act, at)).orElseGet(() -> act.followUps(at));
+    }
+
+    /** Late in the year no eggs say nothing: what is left alone then is looked at when queens lay again. */
+    private Optional<List<Option.FollowUp>> inSpring(Act act, Circumstances at) {
+        boolean changesNothing = act.action() == Action.LEAVE_ALONE || act.action() == Action.LOOK_AGAIN
+                || act.action() == Action.MARK_BOTH;
+        return season.year().mayRestUntil(at.today().plusDays(LOOK_WITHIN_DAYS)).filter(_ -> changesNothing)
+                .map(spring -> List
+                        .of(new Option.FollowUp(DatedSpan.ofClosed(spring, spring.plusDays(SPRING_LOOK_DAYS)),
+                                false, Sentence.of("lookFor.eggs"), Sentence.of("ifNot.eggs"))));
     }
 
     private double value(Act act, Verdict verdict, List<Reading> readings, Circumstances at,

@@ -7,6 +7,7 @@ import vividcrown.core.brood.NextQueen;
 import vividcrown.core.mating.MatingChance;
 import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
+import vividcrown.core.time.DatedSpan;
 
 /**
  * What would be lost by acting, or by not acting: it says which act may stand first, whatever it is worth. Chances 0–1.
@@ -45,7 +46,7 @@ record AtStake(double queenright, double young, double swarm, double swarming, d
     /**
      * @param winter nothing is opened today
      * @param winterInAWeek nor when one would look again
-     * @param mates a virgin out within three weeks still mates
+     * @param mates a virgin out of the cells that are there, or within three weeks, still mates
      */
     record Allows(boolean winter, boolean winterInAWeek, boolean mates) {
     }
@@ -68,7 +69,8 @@ record AtStake(double queenright, double young, double swarm, double swarming, d
                 contents.chance(Case.FAILING) + contents.chance(Case.UNMATED), trouble, isSupersedure(verdict),
                 cells.map(reading -> reading.saw(Sign.QUEEN_CELLS)).orElse(false), isInHerTime(verdict, assumptions),
                 new Allows(season.isWinter(today), season.isWinter(today.plusDays(A_WEEK)),
-                        mating.firstSensibleEmergence(today).isPresent()));
+                        mating.firstSensibleEmergence(contents.emerges().map(DatedSpan::likely).orElse(today))
+                                .isPresent()));
     }
 
     static boolean isSupersedure(Verdict verdict) {
@@ -91,13 +93,16 @@ record AtStake(double queenright, double young, double swarm, double swarming, d
             case WAIT_FOR_YOUNG_QUEEN -> swarming < SWARM_AT_STAKE && trouble < WAITING_AT_STAKE
                     && besideHer < SWARM_AT_STAKE && season.mates() && settled < WAITED_FOR_IN_VAIN;
             case CUT_CELLS -> besideHer > QUEEN_MUST_BE_THERE;
-            case ARTIFICIAL_SWARM, REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
+            case ARTIFICIAL_SWARM -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5 && season.mates();
+            case REMOVE_CELLS -> queenright > QUEEN_MUST_BE_THERE && swarm > 0.5;
             // whether she lives in her cage is seen in a minute
             case REDUCE_TO_ONE_CELL -> queenright < 0.4 && besideHer < SWARM_AT_STAKE;
             // a failing queen is taken out; a good one is not
             case REQUEEN -> losesNobody() && layersOfDrones > 0.8;
             case GIVE_CELL, GIVE_FRAME_WITH_CELLS -> queenright < 0.1 && young < 0.25 && !inHerTime;
-            case LOOK_AGAIN -> !season.winter() && (!season.winterInAWeek() || trouble >= TROUBLE_IS_LIKELY);
+            // with cells for a swarm a look some days on finds it gone
+            case LOOK_AGAIN ->
+                swarming < 0.5 && !season.winter() && (!season.winterInAWeek() || trouble >= TROUBLE_IS_LIKELY);
             case TEST_FRAME, BROOD_WEEKLY -> !inHerTime && !season.winter() && !season.winterInAWeek();
             case GIVE_QUEEN, BROOD_THEN_QUEEN, UNITE, SHAKE_OUT, SHAKE_OUT_FOR_A_NUC, BREAK_UP -> losesNobody();
         };

@@ -136,6 +136,8 @@ class AdviceVignettesTest {
                 LocalDate.of(2027, 1, 20))) {
             Asked asked = ask(List.of(), late, Reading.of(late, Sign.CALM).without(Sign.BROOD));
             assertThat(asked.first()).as("%s", late).isEqualTo(Action.LEAVE_ALONE);
+            assertThat(asked.advice().options().getFirst().followUps()).allSatisfy(
+                    look -> assertThat(look.days().earliest()).isAfter(LocalDate.of(2027, 3, 1)));
         }
         LocalDate spring = LocalDate.of(2027, 3, 20);
         assertThat(ask(List.of(), spring, Reading.of(spring, Sign.CALM).without(Sign.BROOD)).first())
@@ -168,6 +170,26 @@ class AdviceVignettesTest {
         Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(20));
         assertThat(asked.first()).isEqualTo(Action.LOOK_AGAIN);
         assertThat(asked.advice().options().getFirst().followUps().getFirst().days().earliest()).isEqualTo(day(20));
+    }
+
+    /** Nobody lets a swarm go to look once more; late in the year the old queen is kept. */
+    @Test
+    void sealed_swarm_cells_in_september_are_not_looked_at_three_days_on() {
+        LocalDate late = LocalDate.of(2026, 9, 10);
+        Reading crowded = Reading.of(late, Sign.EGGS, Sign.QUEEN, Sign.CROWDED, Sign.CUPS)
+                .with(CellLook.SEALED, CombPlace.BOTTOM_EDGE, 8).with(CellLook.JELLY, CombPlace.SIDE_EDGE, 6);
+        assertThat(ask(List.of(), late, crowded).first()).isEqualTo(Action.REMOVE_CELLS);
+    }
+
+    /** A virgin is out, and a queen may sit in her cage: she is looked for today. */
+    @Test
+    void beside_a_virgin_a_cage_is_not_looked_at_in_a_week() {
+        Asked asked = ask(List.of(event(0, EventKind.QUEEN_CAGED)), day(12), Reading.of(day(12), Sign.SEALED_WORKER)
+                .without(Sign.EGGS).with(CellLook.EMERGED, CombPlace.AMONG_WORKER_BROOD, 1));
+        assertThat(asked.chance(Case.KEPT)).isGreaterThan(0.2);
+        assertThat(asked.first()).isEqualTo(Action.LOOK_AGAIN);
+        assertThat(asked.advice().options().getFirst().followUps()).singleElement()
+                .satisfies(look -> assertThat(look.days().latest()).isEqualTo(day(12)));
     }
 
     /** Late in October no virgin mates any more: nobody waits for one. */
