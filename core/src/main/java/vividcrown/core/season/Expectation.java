@@ -9,10 +9,16 @@ import vividcrown.core.rearing.GraftPlan;
  *
  * @param rates how many come through each step of loss
  * @param how how it is grafted; its day is left out of account
+ * @param worth what is worth how much to who plans
  */
-public record Expectation(SeasonRates rates, MatingClimate climate, GraftPlan how, Assumptions assumptions) {
+public record Expectation(SeasonRates rates, MatingClimate climate, GraftPlan how, Assumptions assumptions,
+        SeasonWorth worth) {
 
     public Expectation with(SeasonRates others) {
-        return new Expectation(others, climate, how, assumptions);
+        return new Expectation(others, climate, how, assumptions, worth);
+    }
+
+    Expectation with(SeasonWorth other) {
+        return new Expectation(rates, climate, how, assumptions, other);
     }
 }

@@ -56,6 +56,10 @@ public record SeasonBrief(LocalDate today, LocalDate until, List<Demand> demands
         return new SeasonBrief(today, until, demands, others, drones, underway, expected);
     }
 
+    public SeasonBrief with(SeasonWorth worth) {
+        return new SeasonBrief(today, until, demands, means, drones, underway, expected.with(worth));
+    }
+
     public SeasonBrief withDemands(List<Demand> others) {
         return new SeasonBrief(today, until, others, means, drones, underway, expected);
     }

@@ -17,7 +17,7 @@ import vividcrown.core.reason.Measures;
 import vividcrown.core.reason.Units;
 import vividcrown.core.reason.Wrong;
 import vividcrown.core.requeening.Requeening;
-import vividcrown.core.season.unfold.SeasonWorth;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.split.recipe.SplitRecipe;
 import vividcrown.core.swarm.SwarmSchool;
 

@@ -58,7 +58,7 @@ public final class Seasons {
         return new SeasonBrief(MAY_1, day(120), demands,
                 new Means(BREEDERS, builders, nucs, Means.NucsTaken.NONE, 60, crew), Drones.TAKEN_TO_BE_THERE,
                 new Underway(running, before, locks), new Expectation(SeasonRates.OF_THE_TRADE,
-                        MatingClimate.UPLAND_46_NORTH, HOW, Assumptions.standard()));
+                        MatingClimate.UPLAND_46_NORTH, HOW, Assumptions.standard(), SeasonWorth.USUAL));
     }
 
     /** A season of so many orders, in a random but repeatable way. */

@@ -46,7 +46,7 @@ import vividcrown.server.yard.Yards;
 @RequestMapping("/api/v1/lines")
 class BreedersController {
 
-    private static final double SECONDS = 4;
+    private static final double SECONDS = 1;
     private static final int MOST_CANDIDATES = 200;
 
     /**

@@ -45,7 +45,7 @@ class LineageReckonController {
     private static final int MOST_ASKED = 200;
     private static final long SEED = 46;
     private static final int USUAL_RUNS = 300;
-    private static final double SECONDS = 4;
+    private static final double SECONDS = 1;
 
     /** With whom a queen mates. */
     enum MatingKind {

@@ -49,6 +49,7 @@ import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.settings.OwnFigure;
@@ -72,6 +73,7 @@ import vividcrown.server.problem.Refusal;
  * @param running cells, virgins and queens that are on their way
  * @param before grafts of an earlier plan: kept where that costs little, and the changes are told
  * @param locks grafts that stay as they are
+ * @param worth what is worth how much, in minutes of work; the usual if left out
  * @param seconds time for the search, 0.5–10; 10 if left out
  */
 public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
@@ -89,7 +91,8 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         @Nullable @Size(max = MOST_BATCHES) List<@Valid BatchAsked> before,
         @Nullable @Size(max = MOST_BATCHES) List<@Valid BatchAsked> locks, @Nullable LarvaAge larvaAge,
         @Nullable Placing placing, @Nullable List<Double> fitAfternoonsByMonth,
-        @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures, @Nullable Double seconds) {
+        @Nullable @Size(max = MOST_FIGURES) List<@Valid OwnFigure> figures, @Nullable SeasonWorth worth,
+        @Nullable Double seconds) {
 
     static final int MOST_DEMANDS = 100;
     static final int MOST_MOTHERS = 200;
@@ -303,7 +306,8 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
         SeasonBrief brief = new SeasonBrief(today, untilOrUsual(), wanted, means, new Drones(droneColonies, mothers),
                 new Underway(underway, orNone(before).stream().map(BatchAsked::lock).toList(),
                         orNone(locks).stream().map(BatchAsked::lock).toList()),
-                new Expectation(rates, climate.orElseThrow(), how, reckoned));
+                new Expectation(rates, climate.orElseThrow(), how, reckoned,
+                        Objects.requireNonNullElse(worth, SeasonWorth.USUAL)));
         List<Refusal.Finding> faults = brief.faults().stream()
                 .map(fault -> new Refusal.Finding("", fault.toString())).toList();
         if (!faults.isEmpty()) {

@@ -48,6 +48,7 @@ import vividcrown.core.season.Expectation;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.plan.DroneStart;
@@ -214,7 +215,8 @@ class SeasonBriefs {
                         droneMothers(nearby, drones, reaches)),
                 new Underway(running(batches, motherOf, codes, yardOf), before, locks),
                 new Expectation(learnt.rates(), weather.map(at -> at.asOf(day)).orElse(MatingClimate.UPLAND_46_NORTH),
-                        GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions));
+                        GraftPlan.usual(day, BuilderSchool.STARTER_THEN_FINISHER, Placing.CELLS_TO_NUCS), assumptions,
+                        own.worth().orElse(SeasonWorth.USUAL)));
         boxes.forEach(box -> codes.put(box.id(), box.code()));
         return new Made(brief, boxes.stream().collect(Collectors.toMap(CellBuilders.CellBuilder::code,
                 CellBuilders.CellBuilder::id, (one, _) -> one)), names(mothers, motherOf.values(), nearby), planned,

@@ -40,14 +40,12 @@ import vividcrown.core.season.supply.GraftsNeeded;
 import vividcrown.core.season.supply.Supply;
 import vividcrown.core.season.supply.SupplyBand;
 import vividcrown.core.season.unfold.Lives;
-import vividcrown.core.season.unfold.SeasonWorth;
 import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.demand.QueenOrder;
 import vividcrown.server.person.SignedIn;
 import vividcrown.server.problem.Refusal;
 import vividcrown.server.queen.Queen;
 import vividcrown.server.rearing.Graft;
-import vividcrown.server.settings.SettingsInForce;
 import vividcrown.server.wire.ReasonView;
 import vividcrown.server.wire.SpanView;
 
@@ -112,13 +110,11 @@ class SeasonController {
     }
 
     private final SeasonBriefs briefs;
-    private final SettingsInForce settings;
     private final SeasonSearches searches;
     private final PlanAdoption adoption;
 
-    SeasonController(SeasonBriefs briefs, SettingsInForce settings, SeasonSearches searches, PlanAdoption adoption) {
+    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption) {
         this.briefs = briefs;
-        this.settings = settings;
         this.searches = searches;
         this.adoption = adoption;
     }
@@ -128,8 +124,7 @@ class SeasonController {
     @Operation(operationId = "weekAhead", summary = "What to graft and to place in the week ahead, and why that many")
     public WeekAheadView week() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
-        SeasonWorth worth = settings.current().worth().orElse(SeasonWorth.USUAL);
-        return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(made.brief(), worth), ""));
+        return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(made.brief()), ""));
     }
 
     /** How often each order is kept if one goes on planning: the rest of the season lived through, which takes seconds. */
@@ -137,8 +132,7 @@ class SeasonController {
     @Operation(operationId = "oddsWithPlanning", summary = "How often each order is whole on its day if it is planned again on every graft day")
     public List<PlanningOdds> oddsWithPlanning() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
-        SeasonWorth worth = settings.current().worth().orElse(SeasonWorth.USUAL);
-        return Refusal.checked(() -> Lives.odds(made.brief(), worth, LIVES), "").entrySet().stream()
+        return Refusal.checked(() -> Lives.odds(made.brief(), LIVES), "").entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
                 .map(one -> new PlanningOdds(one.getKey(), one.getValue(), LIVES)).toList();
     }

@@ -15,12 +15,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.plan.SeasonPlanner;
 import vividcrown.core.season.plan.SolveWatch;
 import vividcrown.core.season.plan.Without;
-import vividcrown.core.season.unfold.SeasonWorth;
 import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.problem.Refusal;
 
@@ -61,7 +61,7 @@ class SeasonPlanReckonController {
         }
     }
 
-    /** @param worth what is worth how much, in minutes of work; the usual if left out */
+    /** @param worth instead of what the season says is worth how much */
     record WeekRequest(@NotNull @Valid SeasonAsked season, @Nullable SeasonWorth worth) {
     }
 
@@ -70,8 +70,9 @@ class SeasonPlanReckonController {
             Takes a season as season-plan does. An order that a later graft can still help is grafted for by its expected
             number; its safety comes with its last graft, for what is missing then. What depends on a count is told as an if.""")
     WeekAheadView week(@Valid @RequestBody WeekRequest asked) {
-        return WeekAheadView.of(Refusal.checked(() -> WeekAhead.of(asked.season().brief(),
-                Objects.requireNonNullElse(asked.worth(), SeasonWorth.USUAL)), ""));
+        SeasonBrief brief = asked.season().brief();
+        return WeekAheadView.of(Refusal.checked(
+                () -> WeekAhead.of(asked.worth() == null ? brief : brief.with(asked.worth())), ""));
     }
 
     /** @param demand the one that is said no to, by its id */

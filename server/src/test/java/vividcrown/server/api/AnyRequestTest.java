@@ -44,13 +44,13 @@ class AnyRequestTest {
         Map<Integer, Integer> statuses = new TreeMap<>();
         TreeSet<String> faults = new TreeSet<>();
         TreeSet<String> reached = new TreeSet<>();
-        long slowest = 0;
+        Map<String, Long> slowest = new TreeMap<>();
         long warm = 0;
         for (int number = 0; number < ROUNDS; number++) {
             AnyRequests.AnyRequest request = any.next(number);
             long begun = System.nanoTime();
             Client.Answer answer = owner.ask(request.method(), request.path(), request.body());
-            slowest = Math.max(slowest, System.nanoTime() - begun);
+            slowest.merge(request.door(), (System.nanoTime() - begun) / 1_000_000, Math::max);
             warm = number == WARM ? heapInUse() : warm;
             statuses.merge(answer.status(), 1, Integer::sum);
             if (answer.status() >= 500) {
@@ -64,7 +64,8 @@ class AnyRequestTest {
             }
         }
         System.out.println("answers to any requests: " + statuses + ", through " + reached.size() + " of " + any.doors()
-                + " doors; the slowest " + slowest / 1_000_000 + " ms");
+                + " doors; the slowest, in ms: " + slowest.entrySet().stream()
+                        .sorted(Map.Entry.<String, Long>comparingByValue().reversed()).limit(8).toList());
         if (ROUNDS > WARM) {
             System.out
                     .println("heap in use after " + WARM + " requests: " + (warm >> 20) + " MB, after " + ROUNDS + ": "

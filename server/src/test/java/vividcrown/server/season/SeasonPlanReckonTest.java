@@ -49,6 +49,27 @@ class SeasonPlanReckonTest {
         assertThat(checked.path("chances").path("forty").asDouble()).isEqualTo(promise.path("chance").asDouble());
     }
 
+    /** Who says what a nuc costs a day has it weighed in the plan as in the week ahead: dear nucs are filled late. */
+    @Test
+    void what_is_worth_how_much_weighs_in_the_plan() {
+        assertThat(firstGraft(5)).isGreaterThan(firstGraft(0));
+        Map<String, Object> senseless = season();
+        senseless.put("worth", Map.of("lateQueen", 0, "lateOrder", 10, "wastedQueen", 10, "nucDay", 1));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", senseless).status()).isIn(400, 422);
+    }
+
+    private String firstGraft(double nucDay) {
+        Map<String, Object> asked = season();
+        asked.put("worth", Map.of("lateQueen", 60, "lateOrder", 2_400, "wastedQueen", 20, "nucDay", nucDay));
+        asked.put("demands",
+                List.of(Map.of("id", "twenty", "product", "MATED_QUEENS", "count", 20, "from", "2026-06-10",
+                        "until", "2026-06-24")));
+        JsonNode plan = anybody.post("/api/v1/reckon/season-plan", asked).json();
+        assertThat(plan.path("holds").asBoolean()).as(plan.toString()).isTrue();
+        return plan.path("batches").valueStream().map(batch -> batch.path("day").asString()).min(String::compareTo)
+                .orElseThrow();
+    }
+
     /** Nucs at three yards, one of them windy, one kept for a line: situations of the trade (common practice). */
     @Test
     void which_yard_takes_the_cells_and_how_far_one_drives_is_in_the_plan() {

@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
@@ -78,25 +79,30 @@ record Draft(List<PromiseGroup> groups, List<List<Recipe>> recipes, SeasonModel.
     }
 
     /** No plan of these recipes costs less: each group served as cheaply as it could be alone, the builders for nothing. */
-    double atLeast() {
+    double atLeast(SeasonBrief brief) {
+        PlanCost costs = PlanCost.of(brief);
         double sum = 0;
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            sum += recipes.get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
-                    .orElse(PlanCost.ofUnmet(group));
+            sum += recipes.get(index).stream().mapToInt(one -> costs.of(one, group)).min()
+                    .orElse(costs.ofUnmet(group));
         }
         return sum;
     }
 
     /** What it is worth, as the model weighs it, but from what it really comes to. */
     double weighed(SeasonBrief brief, Supply supply) {
-        double sum = new Workload(brief, supply, batches).hours() * 60;
+        PlanCost costs = PlanCost.of(brief);
+        Workload work = new Workload(brief, supply, batches);
+        // a nuc may be worth more or less to an operation than the work it makes
+        double sum = work.hours() * 60
+                + work.nucDays() * (brief.expected().worth().nucDay() - SeasonWorth.USUAL.nucDay());
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
             double missed = Math.max(0, group.assurance() - chance(index));
             sum += solution.choices().get(index)
-                    .map(one -> PlanCost.ofMissing(group, one.daysLate(), missed))
-                    .orElse(PlanCost.ofUnmet(group));
+                    .map(one -> costs.ofMissing(group, one.daysLate(), missed))
+                    .orElse(costs.ofUnmet(group));
         }
         long dropped = PlanChanges.of(brief, batches).stream()
                 .filter(one -> one.kind() == SeasonPlan.Change.Kind.DROPPED).count();

@@ -1,5 +1,6 @@
 package vividcrown.core.season.plan;
 
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -64,13 +65,14 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
      *
      * @return empty if the locks cannot be kept
      */
-    Optional<Begun> begun(Effort effort, SolveWatch watch) {
+    Optional<Begun> begun(Effort effort, Deadline deadline, SolveWatch watch) {
         Optional<Begun> together = first(effort, watch);
         return together.flatMap(begun -> {
-            Drafts apart = of(book.with(brief(), apart(begun.draft())));
-            if (apart.groups().size() == groups().size() || watch.isStopped()) {
+            List<PromiseGroup> more = apart(begun.draft());
+            if (more.size() == groups().size() || watch.isStopped() || deadline.isOver()) {
                 return together;
             }
+            Drafts apart = of(book.with(brief(), more));
             return apart.first(effort.half(), watch).filter(one -> one.weighed() < begun.weighed())
                     .or(() -> together);
         });
@@ -86,8 +88,41 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {
         List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
-        return model(ways, greedy(ways, watch)).solve(effort, watch)
+        return chosen(ways, greedy(ways, effort, watch), effort, watch)
                 .map(solution -> new Begun(this, fitted(ways, solution)));
+    }
+
+    /**
+     * Chooses among recipes. The season is first gone through day by day without its narrower limits: what that finds is a plan to begin the search with
+     * if it is cheaper than the one known, and no plan costs less than it says.
+     *
+     * @return empty if the locks cannot be kept
+     */
+    private Optional<SeasonModel.Solution> chosen(List<List<Recipe>> ways, SeasonModel.Solution known, Effort effort,
+            SolveWatch watch) {
+        DaysInTurn.Found inTurn = DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort);
+        SeasonModel.Solution begun = Stream
+                .of(Optional.of(known), new GreedyStart(brief(), groups(), ways, classes).asBefore(),
+                        inTurn.choices().map(choices -> loaded(near(ways, choices), watch)))
+                .flatMap(Optional::stream)
+                .min(Comparator.comparingDouble(SeasonModel.Solution::cost)).orElseThrow();
+        return model(ways, begun).solve(inTurn.bound(), effort, watch);
+    }
+
+    /** The same choices in the builders that suit them best: which is loaded today is missing tomorrow. */
+    private SeasonModel.Solution loaded(SeasonModel.Solution chosen, SolveWatch watch) {
+        List<List<Recipe>> only = chosen.choices().stream().map(choice -> choice.stream().toList()).toList();
+        return model(only, chosen).tried(Effort.SHORTEST, watch).filter(one -> one.cost() < chosen.cost())
+                .orElse(chosen);
+    }
+
+    private SeasonModel.Solution near(List<List<Recipe>> ways, List<Optional<Recipe>> choices) {
+        return new GreedyStart(brief(), groups(), ways, classes).near(choices);
+    }
+
+    /** Another draft of the season, from the choices of one before. @return empty if the locks cannot be kept */
+    Optional<Draft> again(List<List<Recipe>> ways, SeasonModel.Solution before, Effort effort, SolveWatch watch) {
+        return chosen(ways, near(ways, before.choices()), effort, watch).map(solution -> fitted(ways, solution));
     }
 
     private List<PromiseGroup> apart(Draft draft) {
@@ -153,8 +188,8 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         return new SeasonModel(brief(), groups(), recipes, classes, Optional.of(kind), known);
     }
 
-    SeasonModel.Solution greedy(List<List<Recipe>> recipes, SolveWatch watch) {
-        return new GreedyStart(brief(), groups(), recipes, classes).plan(watch);
+    SeasonModel.Solution greedy(List<List<Recipe>> recipes, Effort effort, SolveWatch watch) {
+        return new GreedyStart(brief(), groups(), recipes, classes).plan(effort.servings(), watch);
     }
 
     /** What a choice of the solver comes to. */

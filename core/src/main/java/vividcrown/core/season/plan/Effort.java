@@ -13,6 +13,19 @@ record Effort(double steps, double seconds) {
     private static final double STEPS_A_SECOND = 0.25;
     static final double LEAST_STEPS = 0.1;
 
+    private static final double SERVINGS_A_STEP = 25;
+    private static final int FEWEST_SERVINGS = 2;
+    private static final int MOST_SERVINGS = 8;
+    private static final double ROUNDS_A_STEP = 800;
+    private static final int FEWEST_ROUNDS = 200;
+    private static final int MOST_ROUNDS = 600;
+    private static final double WAYS_A_STEP = 4_000;
+    private static final int FEWEST_WAYS = 300;
+    private static final int MOST_WAYS = 6_000;
+
+    /** Enough where little is left to choose. */
+    static final Effort SHORTEST = new Effort(LEAST_STEPS, 1);
+
     /** Of the time that is left, nothing takes more: what comes after wants some too. */
     private static final double MOST_OF_WHAT_IS_LEFT = 0.6;
 
@@ -20,6 +33,21 @@ record Effort(double steps, double seconds) {
     static Effort of(double mostSeconds, double share, Deadline deadline) {
         return new Effort(Math.max(LEAST_STEPS, mostSeconds * share * STEPS_A_SECOND),
                 Math.max(Deadline.SHORTEST_SEARCH_SECONDS, deadline.secondsLeft() * MOST_OF_WHAT_IS_LEFT));
+    }
+
+    /** Rounds in which the orders are served, for a plan to begin with. */
+    int servings() {
+        return (int) Math.clamp(steps * SERVINGS_A_STEP, FEWEST_SERVINGS, MOST_SERVINGS);
+    }
+
+    /** Rounds in which the prices of grafts are sought. */
+    int rounds() {
+        return (int) Math.clamp(steps * ROUNDS_A_STEP, FEWEST_ROUNDS, MOST_ROUNDS);
+    }
+
+    /** Ways through the season that are followed side by side. */
+    int breadth() {
+        return (int) Math.clamp(steps * WAYS_A_STEP, FEWEST_WAYS, MOST_WAYS);
     }
 
     Effort half() {

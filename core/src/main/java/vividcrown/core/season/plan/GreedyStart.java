@@ -26,11 +26,12 @@ import vividcrown.core.season.recipe.WorkTime;
  */
 final class GreedyStart {
 
-    private static final int MOST_ROUNDS = 8;
     /** Another graft day costs some minutes more: nobody is badly served by it. */
     private static final int NO_TROUBLE = 240;
 
     private final SeasonBrief brief;
+    private final PlanCost costs;
+    private final LoadsBefore before;
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes;
     private final List<BuilderClass> classes;
@@ -76,10 +77,12 @@ final class GreedyStart {
 
     GreedyStart(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes) {
         this.brief = brief;
+        this.costs = PlanCost.of(brief);
         this.groups = groups;
         this.recipes = recipes;
         this.classes = classes;
         this.lines = SeasonModel.linesAsked(groups);
+        this.before = LoadsBefore.of(brief, classes);
         this.places = new NucsAndCages(brief);
         this.hours = new Hours(brief);
         groups.forEach(group -> limits.put(group, places.limits(group, groups)));
@@ -89,16 +92,18 @@ final class GreedyStart {
     /**
      * Whoever is served badly comes earlier in the next round, and the cheapest of all rounds is taken ("squeaky wheel"; Joslin &amp;
      * Clements, Journal of Artificial Intelligence Research 10, 1999; from memory).
+     *
+     * @param rounds at most, 1 or more
      */
-    SeasonModel.Solution plan(SolveWatch watch) {
+    SeasonModel.Solution plan(int rounds, SolveWatch watch) {
         Saved empty = save();
         List<Integer> order = new ArrayList<>(IntStream.range(0, groups.size()).boxed()
                 .sorted(Comparator.comparing((Integer index) -> groups.get(index).priority())
                         .thenComparing(index -> groups.get(index).until()))
                 .toList());
-        SeasonModel.Solution best = served(order);
+        SeasonModel.Solution best = served(order, nobodys());
         SeasonModel.Solution last = best;
-        for (int round = 1; round < MOST_ROUNDS && !watch.isStopped(); round++) {
+        for (int round = 1; round < rounds && !watch.isStopped(); round++) {
             SeasonModel.Solution before = last;
             int[] trouble = IntStream.range(0, groups.size()).map(index -> trouble(index, before)).toArray();
             if (IntStream.of(trouble).sum() == 0) {
@@ -106,7 +111,7 @@ final class GreedyStart {
             }
             order.sort(Comparator.comparingInt(index -> -trouble[index]));
             restore(empty);
-            last = served(order);
+            last = served(order, nobodys());
             best = last.cost() < best.cost() ? last : best;
         }
         return best;
@@ -115,17 +120,39 @@ final class GreedyStart {
     /** How much dearer a group is served than it could be alone, in minutes with penalties. */
     private int trouble(int index, SeasonModel.Solution plan) {
         PromiseGroup group = groups.get(index);
-        int least = recipes.get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
-                .orElse(PlanCost.ofUnmet(group));
-        int cost = plan.choices().get(index).map(one -> PlanCost.of(one, group)).orElse(PlanCost.ofUnmet(group));
+        int least = recipes.get(index).stream().mapToInt(one -> costs.of(one, group)).min()
+                .orElse(costs.ofUnmet(group));
+        int cost = plan.choices().get(index).map(one -> costs.of(one, group)).orElse(costs.ofUnmet(group));
         return cost - least > NO_TROUBLE ? cost - least : 0;
     }
 
-    /** One group after the other takes the cheapest way that still fits. */
-    private SeasonModel.Solution served(List<Integer> order) {
-        List<Optional<Recipe>> choices = new ArrayList<>();
-        groups.forEach(_ -> choices.add(Optional.empty()));
-        order.forEach(index -> choices.set(index, cheapest(groups.get(index), recipes.get(index))));
+    /** Each group takes the recipe that was thought of for it, if that fits; those whose does not, the cheapest that does. */
+    SeasonModel.Solution near(List<Optional<Recipe>> thoughtOf) {
+        return served(IntStream.range(0, groups.size()).boxed().toList(), thoughtOf);
+    }
+
+    /** As far as it goes, only on days on which the plan before grafts too; empty if there is none. */
+    Optional<SeasonModel.Solution> asBefore() {
+        Set<LocalDate> planned = before.byDay().keySet();
+        return planned.isEmpty()
+                ? Optional.empty()
+                : Optional.of(near(IntStream.range(0, groups.size()).mapToObj(index -> recipes.get(index).stream()
+                        .filter(recipe -> recipe.grafts().stream().map(Recipe.Graft::day).allMatch(planned::contains))
+                        .min(Comparator.comparingInt(recipe -> costs.of(recipe, groups.get(index))))).toList()));
+    }
+
+    private List<Optional<Recipe>> nobodys() {
+        return groups.stream().map(_ -> Optional.<Recipe>empty()).toList();
+    }
+
+    /** One group after the other takes the way thought of, then the others the cheapest that still fits. */
+    private SeasonModel.Solution served(List<Integer> order, List<Optional<Recipe>> thoughtOf) {
+        List<Optional<Recipe>> choices = new ArrayList<>(nobodys());
+        order.forEach(index -> choices.set(index,
+                thoughtOf.get(index).flatMap(wanted -> recipes.get(index).stream().filter(wanted::isLike).findFirst())
+                        .filter(recipe -> fits(groups.get(index), recipe))));
+        order.stream().filter(index -> choices.get(index).isEmpty())
+                .forEach(index -> choices.set(index, cheapest(groups.get(index), recipes.get(index))));
         Map<LocalDate, int[]> loads = new TreeMap<>();
         Map<LocalDate, int[][]> cups = new TreeMap<>();
         days.forEach((day, grafting) -> {
@@ -133,11 +160,11 @@ final class GreedyStart {
             cups.put(day, grafting.cups);
         });
         double cost = loads.values().stream().flatMapToInt(IntStream::of).sum() * (double) WorkTime.LOAD
-                + (double) out.size() * hours.leastDrive();
+                + (double) out.size() * hours.leastDrive() + before.notMade(loads);
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            cost += choices.get(index).map(recipe -> PlanCost.of(recipe, group))
-                    .orElse(PlanCost.ofUnmet(group));
+            cost += choices.get(index).map(recipe -> costs.of(recipe, group))
+                    .orElse(costs.ofUnmet(group));
         }
         return new SeasonModel.Solution(choices, loads, cups, 0, cost, 0, false, 0);
     }
@@ -159,11 +186,11 @@ final class GreedyStart {
 
     private Optional<Recipe> cheapest(PromiseGroup group, List<Recipe> ways) {
         Optional<Recipe> best = Optional.empty();
-        int least = PlanCost.ofUnmet(group);
+        int least = costs.ofUnmet(group);
         Saved before = save();
         Saved after = before;
         for (Recipe recipe : ways) {
-            int cost = PlanCost.of(recipe, group);
+            int cost = costs.of(recipe, group);
             if (cost < least) {
                 OptionalLoads added = take(group, recipe);
                 int more = added.loads() * WorkTime.LOAD + (out.size() - before.out().size()) * hours.leastDrive();
@@ -177,6 +204,15 @@ final class GreedyStart {
         }
         restore(after);
         return best;
+    }
+
+    private boolean fits(PromiseGroup group, Recipe recipe) {
+        Saved before = save();
+        boolean fits = take(group, recipe).fits();
+        if (!fits) {
+            restore(before);
+        }
+        return fits;
     }
 
     private record Saved(Map<LocalDate, Grafting> days, Map<Taken, Integer> taken, Map<LocalDate, Double> minutes,

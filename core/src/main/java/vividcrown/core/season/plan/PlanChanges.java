@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 
@@ -42,9 +43,14 @@ final class PlanChanges {
                                 cups, was));
                     }
                 });
+        Map<String, BatchLock> dropped = new LinkedHashMap<>();
         brief.underway().before().stream().filter(one -> !now.containsKey(one.day() + " " + one.builder()))
-                .forEach(one -> changes.add(new SeasonPlan.Change(SeasonPlan.Change.Kind.DROPPED, one.day(),
-                        one.builder(), one.cups(), Optional.of(one.cups()))));
+                .forEach(one -> dropped.put(one.day() + " " + one.builder(), one));
+        dropped.forEach((key, one) -> {
+            int cups = Objects.requireNonNull(before.get(key));
+            changes.add(new SeasonPlan.Change(SeasonPlan.Change.Kind.DROPPED, one.day(), one.builder(), cups,
+                    Optional.of(cups)));
+        });
         changes.sort(Comparator.comparing(SeasonPlan.Change::day).thenComparing(SeasonPlan.Change::builder));
         return changes;
     }

@@ -22,6 +22,8 @@ final class Searching {
     private static final List<SearchBranching> WAYS = List.of(SearchBranching.AUTOMATIC_SEARCH,
             SearchBranching.LP_SEARCH);
     private static final int LOOKED_AFTER_EVERY_MILLIS = 200;
+    /** A plan that costs no more than the bound but for this share is proven. */
+    private static final double GAP = 0.0001;
 
     /** What both found so far: told when it gets better. */
     private static final class Progress {
@@ -30,8 +32,13 @@ final class Searching {
         private double cost = Double.MAX_VALUE;
         private double bound;
 
-        Progress(SolveWatch watch) {
+        Progress(SolveWatch watch, double atLeast) {
             this.watch = watch;
+            this.bound = atLeast;
+        }
+
+        synchronized boolean isProven() {
+            return cost <= bound * (1 + GAP);
         }
 
         synchronized void found(double found, double atLeast, double seconds) {
@@ -66,13 +73,14 @@ final class Searching {
     private Searching() {
     }
 
-    static Best solve(CpModel model, Effort effort, SolveWatch watch) {
-        Progress progress = new Progress(watch);
+    /** @param atLeast what any plan costs, as is known before */
+    static Best solve(CpModel model, double atLeast, Effort effort, SolveWatch watch) {
+        Progress progress = new Progress(watch, atLeast);
         List<CpSolver> solvers = WAYS.stream().map(way -> solver(way, effort)).toList();
         List<Ended> ended;
         try (ScheduledExecutorService threads = Executors.newScheduledThreadPool(WAYS.size() + 1)) {
             threads.scheduleAtFixedRate(() -> {
-                if (watch.isStopped()) {
+                if (watch.isStopped() || progress.isProven()) {
                     solvers.forEach(CpSolver::stopSearch);
                 }
             }, LOOKED_AFTER_EVERY_MILLIS / 2, LOOKED_AFTER_EVERY_MILLIS, TimeUnit.MILLISECONDS);
@@ -86,10 +94,9 @@ final class Searching {
             threads.shutdownNow();
         }
         Ended best = ended.stream().min(Comparator.comparingDouble(Ended::cost)).orElseThrow();
-        return new Best(best.solver(),
-                ended.stream().filter(Ended::hasPlan).mapToDouble(one -> one.solver().bestObjectiveBound()).max()
-                        .orElse(0),
-                ended.stream().anyMatch(one -> one.status() == CpSolverStatus.OPTIMAL),
+        double bound = ended.stream().filter(Ended::hasPlan).mapToDouble(one -> one.solver().bestObjectiveBound())
+                .reduce(atLeast, Math::max);
+        return new Best(best.solver(), bound, best.hasPlan() && best.cost() <= bound * (1 + GAP),
                 ended.stream().anyMatch(one -> one.status() == CpSolverStatus.INFEASIBLE), best.hasPlan(),
                 ended.stream().mapToDouble(one -> one.solver().wallTime()).max().orElse(0));
     }
@@ -98,7 +105,7 @@ final class Searching {
         CpSolver solver = new CpSolver();
         solver.getParameters().setMaxTimeInSeconds(effort.seconds()).setMaxDeterministicTime(effort.steps())
                 .setNumWorkers(1).setLinearizationLevel(2).setSearchBranching(way).setRandomSeed(1)
-                .setRelativeGapLimit(0.0001);
+                .setRelativeGapLimit(GAP);
         return solver;
     }
 

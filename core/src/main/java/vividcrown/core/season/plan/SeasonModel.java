@@ -39,12 +39,13 @@ final class SeasonModel {
     private static final int MOST_EXTRA = 400;
 
     private final SeasonBrief brief;
+    private final PlanCost costs;
     private final List<PromiseGroup> groups;
     private final List<List<Recipe>> recipes;
     private final List<BuilderClass> classes;
     /** Those asked for by name, and none in particular. */
     private final List<Optional<String>> lines;
-    private final TreeSet<LocalDate> days = new TreeSet<>();
+    private final TreeSet<LocalDate> days;
     private final CpModel model = new CpModel();
     private final LinearExprBuilder cost = LinearExpr.newBuilder();
     private final List<List<BoolVar>> chosen = new ArrayList<>();
@@ -67,16 +68,14 @@ final class SeasonModel {
     SeasonModel(SeasonBrief brief, List<PromiseGroup> groups, List<List<Recipe>> recipes, List<BuilderClass> classes,
             Optional<Relaxation> relaxed, Solution known) {
         this.brief = brief;
+        this.costs = PlanCost.of(brief);
         this.groups = groups;
         this.recipes = recipes;
         this.classes = classes;
         this.relaxed = relaxed;
         this.known = known;
         this.lines = linesAsked(groups);
-        recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
-        brief.underway().locks().forEach(lock -> days.add(lock.day()));
-        brief.underway().before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today()))
-                .forEach(days::add);
+        this.days = graftDays(brief, recipes);
         this.extra = relaxed.map(kind -> model.newIntVar(0, kind == Relaxation.BUILDERS ? 8 : MOST_EXTRA, "extra"));
         recipes();
         builders();
@@ -89,17 +88,27 @@ final class SeasonModel {
         model.minimize(cost);
     }
 
+    /** Days on which a recipe grafts, a graft is fixed, or the plan before grafts. */
+    static TreeSet<LocalDate> graftDays(SeasonBrief brief, List<List<Recipe>> recipes) {
+        TreeSet<LocalDate> days = new TreeSet<>();
+        recipes.forEach(all -> all.forEach(one -> one.grafts().forEach(graft -> days.add(graft.day()))));
+        brief.underway().locks().forEach(lock -> days.add(lock.day()));
+        brief.underway().before().stream().map(BatchLock::day).filter(day -> !day.isBefore(brief.today()))
+                .forEach(days::add);
+        return days;
+    }
+
     private void recipes() {
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
             List<BoolVar> choice = new ArrayList<>();
             for (Recipe recipe : recipes.get(index)) {
                 BoolVar take = model.newBoolVar("");
-                cost.addTerm(take, PlanCost.of(recipe, group));
+                cost.addTerm(take, costs.of(recipe, group));
                 choice.add(take);
             }
             BoolVar unmet = model.newBoolVar("");
-            cost.addTerm(unmet, PlanCost.ofUnmet(group));
+            cost.addTerm(unmet, costs.ofUnmet(group));
             List<Literal> all = new ArrayList<>(choice);
             all.add(unmet);
             model.addExactlyOne(all);
@@ -371,12 +380,7 @@ final class SeasonModel {
 
     /** Each graft of the plan before that is not made any more costs as if it were work. */
     private void keptGrafts() {
-        Map<LocalDate, Map<Integer, Integer>> before = new HashMap<>();
-        brief.underway().before().stream().filter(one -> loads.containsKey(one.day()))
-                .filter(one -> classes.stream().anyMatch(builders -> builders.has(one.builder())))
-                .forEach(one -> before.computeIfAbsent(one.day(), _ -> new HashMap<>())
-                        .merge(classOf(one.builder()), 1, Integer::sum));
-        before.forEach((day, byClass) -> byClass.forEach((index, count) -> {
+        LoadsBefore.of(brief, classes).byDay().forEach((day, byClass) -> byClass.forEach((index, count) -> {
             IntVar missing = model.newIntVar(0, count, "");
             model.addGreaterOrEqual(
                     LinearExpr.newBuilder().add(missing).add(Objects.requireNonNull(loads.get(day))[index]), count);
@@ -399,22 +403,23 @@ final class SeasonModel {
     /**
      * The best that is found, or the plan that it began with if there was too little time even to take that one up.
      *
+     * @param atLeast no plan costs less: with one that costs no more it is done
      * @return empty if the locks cannot be kept together with builders and hours
      */
-    Optional<Solution> solve(Effort effort, SolveWatch watch) {
-        Searching.Best best = Searching.solve(model, effort, watch);
+    Optional<Solution> solve(double atLeast, Effort effort, SolveWatch watch) {
+        Searching.Best best = Searching.solve(model, atLeast, effort, watch);
         if (best.infeasible()) {
             return Optional.empty();
         }
         return Optional.of(best.hasPlan()
                 ? read(best)
-                : new Solution(known.choices(), known.loads(), known.cups(), 0, known.cost(), 0, false,
-                        best.seconds()));
+                : new Solution(known.choices(), known.loads(), known.cups(), 0, known.cost(), atLeast,
+                        false, best.seconds()));
     }
 
     /** What is found; empty if there was too little time: the plan that it began with was one of another season. */
     Optional<Solution> tried(Effort effort, SolveWatch watch) {
-        Searching.Best best = Searching.solve(model, effort, watch);
+        Searching.Best best = Searching.solve(model, 0, effort, watch);
         return best.hasPlan() ? Optional.of(read(best)) : Optional.empty();
     }
 

@@ -82,12 +82,12 @@ public final class SeasonPlanner {
 
     private SeasonPlan plan() {
         Drafts.Begun begun = Drafts.of(brief)
-                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), watch)
+                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
         if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
             Optional<Drafts.Begun> evenly = begun.drafts().evenly()
-                    .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst() / 2, deadline), watch);
+                    .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst() / 2, deadline), deadline, watch);
             begun = evenly.isPresent() && evenly.get().weighed() < begun.weighed() ? evenly.get() : begun;
         }
         Drafts drafts = begun.drafts();
@@ -122,7 +122,7 @@ public final class SeasonPlanner {
         SeasonModel.Solution solution = draft.solution();
         // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
         double cost = Math.max(drafts.weighed(draft), solution.cost());
-        return new SeasonPlan.Search(solution.proven(), cost, Math.max(solution.bound(), draft.atLeast()),
+        return new SeasonPlan.Search(solution.proven(), cost, Math.max(solution.bound(), draft.atLeast(drafts.brief())),
                 watch.firstSeconds,
                 watch.secondsBefore);
     }
@@ -138,9 +138,8 @@ public final class SeasonPlanner {
 
     /** @return empty if the locks cannot be kept */
     private Optional<Draft> draft(Drafts drafts, List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
-        return drafts.model(recipes, known).solve(Effort.of(mostSeconds, share, deadline), watch).map(solution -> {
-            watch.secondsBefore += solution.seconds();
-            return drafts.fitted(recipes, solution);
-        });
+        Optional<Draft> next = drafts.again(recipes, known, Effort.of(mostSeconds, share, deadline), watch);
+        next.ifPresent(draft -> watch.secondsBefore += draft.solution().seconds());
+        return next;
     }
 }

@@ -49,7 +49,7 @@ public record Without(Demand demand, double hours, int cups, int nucDays, List<S
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noDemand", id).toString()));
         Solver.load();
         Deadline deadline = new Deadline(mostSeconds);
-        Drafts.Begun with = Drafts.of(brief).begun(Effort.of(mostSeconds, SHARE, deadline), watch)
+        Drafts.Begun with = Drafts.of(brief).begun(Effort.of(mostSeconds, SHARE, deadline), deadline, watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         return of(with.drafts(), with.draft(), demand, Effort.of(mostSeconds, SHARE, deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noTime").toString()));

@@ -15,6 +15,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.mating.Trip;
 import vividcrown.core.season.recipe.WorkTime;
@@ -132,7 +133,7 @@ final class Workload {
         // half of what a load takes falls on other days than the graft
         long loads = batches.stream().map(one -> Map.entry(one.builder(), one.day())).distinct().count();
         double all = minutes.values().stream().mapToDouble(Double::doubleValue).sum() + loads * WorkTime.LOAD / 2.0
-                + placed * WorkTime.VISIT_A_NUC + nucDays * WorkTime.TEN_NUC_DAYS / 10;
+                + placed * WorkTime.VISIT_A_NUC + nucDays * SeasonWorth.USUAL.nucDay();
         return all / 60;
     }
 }

@@ -301,7 +301,7 @@ public final class RecipeFinder {
                 case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> {
                     long nucDays = ChronoUnit.DAYS.between(graft.day(), delivery) - brief.ripeAfter();
                     yield graft.placed() * (WorkTime.PLACE_A_CELL + WorkTime.VISIT_A_NUC)
-                            + (int) (graft.placed() * nucDays * WorkTime.TEN_NUC_DAYS / 10);
+                            + (int) (graft.placed() * nucDays * brief.expected().worth().nucDay());
                 }
             };
         }

@@ -10,8 +10,6 @@ public final class WorkTime {
     public static final int VISIT_A_NUC = 8;
     public static final int CATCH_A_QUEEN = 6;
     static final int CAGE_A_CELL = 1;
-    /** What it costs to keep a nuc going for ten days. */
-    public static final int TEN_NUC_DAYS = 2;
 
     private WorkTime() {
     }

@@ -1,6 +1,7 @@
 package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
@@ -10,7 +11,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.recipe.WorkTime;
@@ -29,8 +32,8 @@ public final class Ahead {
      * grafts have less room and one day's luck instead of two. Tuned on seasons lived through; see docs/season.md.
      */
     private static final double EXPECTED_QUEEN_MINUTES = 60;
-    private static final int PARTS = 10;
-    private static final int FINER = 3;
+    /** By how many take: few, about as many as usual, many. */
+    private static final int TOLD_APART = 4;
     /** For one line on one day. */
     private static final int MOST_CUPS = 200;
     private static final int LEAST_CUPS = 12;
@@ -49,15 +52,19 @@ public final class Ahead {
     /** Of an order that is served late, where it stands in time. */
     private final int[] firstOf;
     private final Map<Pool, Draws.Drawn> ofToday = new HashMap<>();
+    /** That builders take. */
+    private int mostCups = MOST_CUPS;
+    private final Map<LocalDate, Map<Integer, NextGraft>> lastHelps = new HashMap<>();
 
     /**
      * A batch in every draw.
      *
      * @param place cells that are placed at most
+     * @param took by draw: larvae that are accepted, if that is not counted yet
      * @param had by draw and order: how many could be handed over for it
      * @param total that come in the end
      */
-    private record Holding(Optional<String> line, SupplyKind kind, int place, int[][] had, int[] total,
+    private record Holding(Optional<String> line, SupplyKind kind, int place, int[] took, int[][] had, int[] total,
             LocalDate keeps) {
     }
 
@@ -65,24 +72,23 @@ public final class Ahead {
      * @param stocks what lives
      * @param many draws, 16–4,096
      */
-    public Ahead(SeasonBrief brief, List<Stock> stocks, SeasonWorth worth, int many, long seed) {
-        this(brief, new Supply(brief), stocks, worth, many, seed);
+    public Ahead(SeasonBrief brief, List<Stock> stocks, int many, long seed) {
+        this(brief, new Supply(brief), stocks, many, seed);
     }
 
-    private Ahead(SeasonBrief brief, Supply supply, List<Stock> stocks, SeasonWorth worth, int many, long seed) {
-        this(brief, supply, new Timing(brief, supply).ordersAndLater(), stocks, worth, many, seed);
+    private Ahead(SeasonBrief brief, Supply supply, List<Stock> stocks, int many, long seed) {
+        this(brief, supply, new Timing(brief, supply).ordersAndLater(), stocks, many, seed);
     }
 
     /**
      * @param supply of the same season, that keeps what it reckoned
      * @param orders as they are served
      */
-    Ahead(SeasonBrief brief, Supply supply, List<Wanted> orders, List<Stock> stocks, SeasonWorth worth, int many,
-            long seed) {
+    Ahead(SeasonBrief brief, Supply supply, List<Wanted> orders, List<Stock> stocks, int many, long seed) {
         this.brief = brief;
         this.supply = supply;
         this.timing = new Timing(brief, supply);
-        this.worth = worth;
+        this.worth = brief.expected().worth();
         this.draws = new Draws(supply, many, seed);
         this.orders = orders;
         this.firstOf = orders.stream().mapToInt(one -> indexOf(one.demand())).toArray();
@@ -113,6 +119,7 @@ public final class Ahead {
      * @return empty if nothing is to be grafted
      */
     public List<Graft> grafts(Map<SupplyKind, LocalDate> next, int mostCups, int usualLoad) {
+        this.mostCups = Math.clamp(mostCups, 1, MOST_CUPS);
         List<Pool> pools = next.keySet().stream()
                 .flatMap(kind -> lines(kind).stream().map(line -> new Pool(kind, line))).filter(this::isReached)
                 .toList();
@@ -178,13 +185,13 @@ public final class Ahead {
             int nucs = Math.min(most, freeNucs(chosen, pool.line()));
             IntToDoubleFunction placing = y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen,
                     next) + timing.placing(worth) * placed(drawn, most, kind, y);
-            int place = kind == SupplyKind.QUEENS ? best(nucs, placing) : most;
+            int place = kind == SupplyKind.QUEENS ? Cheapest.of(nucs, placing) : most;
             int before = used;
             IntToDoubleFunction cost = x -> weigh(Optional.of(holding(pool.line(), kind, drawn, x, place)), chosen,
                     next)
                     + x * WorkTime.GRAFT_A_CUP + timing.placing(worth) * placed(drawn, x, kind, place)
                     + WorkTime.LOAD * (Math.ceilDiv(before + x, usualLoad) - Math.ceilDiv(before, usualLoad));
-            int cups = best(most, cost);
+            int cups = Cheapest.of(most, cost);
             double saved = cups == 0 ? 0 : cost.applyAsDouble(0) - cost.applyAsDouble(cups);
             if (saved > 0) {
                 used += cups;
@@ -242,7 +249,7 @@ public final class Ahead {
         Holding itself = holdings.remove(at);
         int alive = stock.batch().alive();
         Draws.Drawn drawn = draws.of(stock.graft(), alive, stock.batch().passed(), stock.batch().around());
-        int best = best(alive, y -> weigh(
+        int best = Cheapest.of(alive, y -> weigh(
                 Optional.of(holding(stock.line(), SupplyKind.QUEENS, drawn, alive, y)), List.of(),
                 Map.of(SupplyKind.QUEENS, next)) + timing.placing(worth) * y);
         holdings.add(at, itself);
@@ -299,29 +306,10 @@ public final class Ahead {
         return (double) sum / draws.many();
     }
 
-    /** The cheapest number: in coarse steps first, then in finer ones around the best, down to one. */
-    private static int best(int most, IntToDoubleFunction cost) {
-        int best = 0;
-        double least = cost.applyAsDouble(0);
-        int from = 0;
-        int until = most;
-        for (int step = Math.max(1, most / PARTS); step >= 1; step = step == 1 ? 0 : Math.max(1, step / FINER)) {
-            for (int many = from; many <= until; many += step) {
-                double one = many == best ? least : cost.applyAsDouble(many);
-                if (one < least) {
-                    least = one;
-                    best = many;
-                }
-            }
-            from = Math.max(0, best - step + 1);
-            until = Math.min(most, best + step - 1);
-        }
-        return best;
-    }
-
     private Holding holding(Optional<String> line, SupplyKind kind, Draws.Drawn drawn, int cups, int place) {
         int[][] had = new int[draws.many()][orders.size()];
         int[] total = new int[draws.many()];
+        int[] took = new int[draws.many()];
         double[] share = new double[orders.size()];
         for (int at = 0; at < orders.size(); at++) {
             share[at] = orders.get(at).kind() == kind && orders.get(at).takes(line)
@@ -333,6 +321,7 @@ public final class Ahead {
             int there = 0;
             int ripe = 0;
             for (int cup = 0; cup < cups; cup++) {
+                took[draw] += drawn.took()[draw][cup] ? 1 : 0;
                 if (!drawn.ripe()[draw][cup] || ripe >= place && kind == SupplyKind.QUEENS) {
                     continue;
                 }
@@ -354,7 +343,7 @@ public final class Ahead {
                 had[draw][at] = upTo;
             }
         }
-        return new Holding(line, kind, place, had, total, timing.keepsUntil(kind, drawn.graft()));
+        return new Holding(line, kind, place, took, had, total, timing.keepsUntil(kind, drawn.graft()));
     }
 
     private double weigh(Optional<Holding> more, List<Holding> chosen, Map<SupplyKind, LocalDate> next) {
@@ -364,11 +353,17 @@ public final class Ahead {
         all.sort(Comparator.comparing(Holding::keeps));
         double cost = 0;
         boolean[] helped = helpedStill(next);
+        Map<Integer, NextGraft> lastHelp = lastHelp(next);
+        int[][] left = new int[orders.size()][draws.many()];
         for (int draw = 0; draw < draws.many(); draw++) {
             int[] used = new int[all.size()];
             int[] missing = missing(draw, all, used);
             boolean againForQueens = false;
             for (int at = 0; at < missing.length; at++) {
+                left[at][draw] = missing[at];
+                if (lastHelp.containsKey(at)) {
+                    continue;
+                }
                 cost += costOf(orders.get(at), missing[at], helped[at]);
                 againForQueens |= missing[at] > 0 && helped[at] && orders.get(at).kind() == SupplyKind.QUEENS;
             }
@@ -380,7 +375,75 @@ public final class Ahead {
                 }
             }
         }
+        if (lastHelp.isEmpty()) {
+            return cost / draws.many();
+        }
+        for (int[] alike : alike(all)) {
+            cost += alike.length * ofNext(lastHelp, left, alike);
+        }
         return cost / draws.many();
+    }
+
+    /** Draws in which about as many larvae take of what is not counted yet: by the next graft they are, and more is not known then. */
+    private List<int[]> alike(List<Holding> all) {
+        int[] took = new int[draws.many()];
+        all.forEach(one -> Arrays.setAll(took, draw -> took[draw] + one.took()[draw]));
+        int[] byTakes = IntStream.range(0, took.length).boxed().sorted(Comparator.comparingInt(draw -> took[draw]))
+                .mapToInt(Integer::intValue).toArray();
+        List<int[]> alike = new ArrayList<>();
+        int from = 0;
+        for (int part = 1; part <= TOLD_APART; part++) {
+            int until = Math.max(from, part * byTakes.length / TOLD_APART);
+            while (until > from && until < byTakes.length && took[byTakes[until]] == took[byTakes[until - 1]]) {
+                until++;
+            }
+            if (until > from) {
+                alike.add(Arrays.copyOfRange(byTakes, from, until));
+            }
+            from = until;
+        }
+        return alike;
+    }
+
+    /** What the next graft and all that stays missing of the orders that it is the last to help cost, on average of these draws. */
+    private double ofNext(Map<Integer, NextGraft> lastHelp, int[][] left, int[] alike) {
+        double without = 0;
+        double with = WorkTime.LOAD;
+        for (Map.Entry<Integer, NextGraft> one : lastHelp.entrySet()) {
+            int[] missing = left[one.getKey()];
+            double[] costs = shortCosts(orders.get(one.getKey()));
+            without += IntStream.of(alike).mapToDouble(draw -> costs[missing[draw]]).average().orElse(0);
+            with += one.getValue().least(alike, missing, costs);
+        }
+        return Math.min(without, with);
+    }
+
+    /** Of an order that nothing more helps, by how many are missing. */
+    private double[] shortCosts(Wanted order) {
+        double[] costs = new double[order.demand().count() + 1];
+        Arrays.setAll(costs, missing -> costOf(order, missing, false));
+        return costs;
+    }
+
+    /** The next graft, for each order for queens that it is the last to help. */
+    private Map<Integer, NextGraft> lastHelp(Map<SupplyKind, LocalDate> next) {
+        LocalDate queens = next.get(SupplyKind.QUEENS);
+        return queens == null ? Map.of() : lastHelps.computeIfAbsent(queens, day -> {
+            LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
+            Map<Integer, NextGraft> last = new HashMap<>();
+            for (int at = 0; at < orders.size(); at++) {
+                Wanted order = orders.get(at);
+                if (order.kind() == SupplyKind.QUEENS && !order.late() && timing.helpsStill(order, day)
+                        && !timing.helpsStill(order, afterIt)) {
+                    int most = Math.min(mostCups,
+                            LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
+                    last.put(at, new NextGraft(
+                            draws.of(day, most, List.of(), supply.usual(order.demand().line())),
+                            timing.ready(order, day), timing.placing(worth)));
+                }
+            }
+            return last;
+        });
     }
 
     /** By order: whether the next graft day still helps it. */

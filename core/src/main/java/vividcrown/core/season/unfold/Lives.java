@@ -32,7 +32,6 @@ public final class Lives {
     private static final int DRAWS = 32;
 
     private final SeasonBrief brief;
-    private final SeasonWorth worth;
     private final Supply supply;
     private final Timing timing;
     private final List<Wanted> orders;
@@ -40,9 +39,8 @@ public final class Lives {
     private final int emergedAfter;
     private final GraftDays days;
 
-    private Lives(SeasonBrief brief, SeasonWorth worth) {
+    private Lives(SeasonBrief brief) {
         this.brief = brief;
-        this.worth = worth;
         this.supply = new Supply(brief);
         this.timing = new Timing(brief, supply);
         this.orders = timing.orders();
@@ -56,13 +54,13 @@ public final class Lives {
      * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
      * @return by the demand's id: share of the lives in which its whole number was there in time
      */
-    public static Map<String, Double> odds(SeasonBrief brief, SeasonWorth worth, int lives) {
+    public static Map<String, Double> odds(SeasonBrief brief, int lives) {
         brief.refuse();
         List<Stock> stocks = Stocks.of(brief);
         int hands = Runtime.getRuntime().availableProcessors();
         // what each hand reckons it keeps for itself
         List<Set<String>> met = IntStream.range(0, hands).parallel().mapToObj(hand -> {
-            Lives own = new Lives(brief, worth);
+            Lives own = new Lives(brief);
             return IntStream.iterate(hand, life -> life < lives, life -> life + hands)
                     .mapToObj(life -> own.new Life(stocks, brief.today().toEpochDay() * 10_007 + life).live()).toList();
         }).flatMap(List::stream).toList();
@@ -208,7 +206,7 @@ public final class Lives {
                             .flatMap(other -> other.known(day).stream()).toList());
                     all.add(itself);
                     one.meant = Math.min(freeNucs(one, day),
-                            new Ahead(on(day), supply, open(), all, worth, DRAWS, day.toEpochDay())
+                            new Ahead(on(day), supply, open(), all, DRAWS, day.toEpochDay())
                                     .place(itself, day));
                 }
             }
@@ -255,7 +253,7 @@ public final class Lives {
             if (next.isEmpty() || free < 1) {
                 return;
             }
-            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), worth, DRAWS, day.toEpochDay())
+            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), DRAWS, day.toEpochDay())
                     .grafts(next, free, builders.usualLoad());
             builders.load(day, grafts.stream().mapToInt(Ahead.Graft::cups).sum());
             grafts.forEach(graft -> living.add(new Living(new Stock(new RunningBatch(day + " " + graft.kind()

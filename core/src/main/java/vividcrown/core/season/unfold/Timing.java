@@ -8,6 +8,7 @@ import java.util.stream.Stream;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.recipe.WorkTime;

@@ -101,14 +101,13 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     }
 
     /** @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()} */
-    public static WeekAhead of(SeasonBrief brief, SeasonWorth worth) {
+    public static WeekAhead of(SeasonBrief brief) {
         brief.refuse();
-        return new Reckoning(brief, worth).week();
+        return new Reckoning(brief).week();
     }
 
     private static final class Reckoning {
         private final SeasonBrief brief;
-        private final SeasonWorth worth;
         private final Supply supply;
         private final List<Stock> stocks;
         private final List<Step> steps = new ArrayList<>();
@@ -119,9 +118,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private final List<Wanted> orders;
         private final long seed;
 
-        Reckoning(SeasonBrief brief, SeasonWorth worth) {
+        Reckoning(SeasonBrief brief) {
             this.brief = brief;
-            this.worth = worth;
             this.supply = new Supply(brief);
             this.builders = new FreeBuilders(brief.means().builders());
             this.days = new GraftDays(brief);
@@ -257,7 +255,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private Ahead ahead(LocalDate day, List<Stock> with) {
             SeasonBrief then = new SeasonBrief(day, brief.until(), brief.demands(), brief.means(), brief.drones(),
                     Underway.NOTHING, brief.expected());
-            return new Ahead(then, supply, orders, with, worth, DRAWS, seed);
+            return new Ahead(then, supply, orders, with, DRAWS, seed);
         }
 
         /** @param takes of the graft before @param graft that is best then */

@@ -9,6 +9,7 @@ import static vividcrown.core.season.Seasons.order;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.BeforeAll;
@@ -18,6 +19,7 @@ import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.rearing.StepKind;
+import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.DroneColony;
@@ -60,6 +62,23 @@ class AfterThePlanTest {
     private static PlannedBatch moved(PlannedBatch batch, LocalDate day) {
         return new PlannedBatch(day, batch.builder(), batch.breeder(), batch.line(), batch.cups(), batch.shares(),
                 false, batch.grafter());
+    }
+
+    /** Common practice: one bar of dark and one of grey larvae in a builder are one load of it. */
+    @Test
+    void a_builder_that_was_to_take_two_lines_is_one_graft_of_the_plan_before() {
+        SeasonBrief brief = Seasons.brief(DEMANDS, List.of(builder("B 1", 45), builder("B 2", 45)), 100,
+                Crew.EVERY_DAY, List.of(),
+                List.of(new BatchLock("B 1", day(20), 10, Optional.of("dark")),
+                        new BatchLock("B 1", day(20), 25, Optional.of("grey"))),
+                List.of());
+        List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), Set.of(), brief.today(), _ -> 100);
+        assertThat(LoadsBefore.of(brief, classes).on(day(20))).containsOnly(Map.entry(0, 1));
+        assertThat(LoadsBefore.of(brief, classes).notMade(Map.of())).isEqualTo(PlanCost.CHANGED_GRAFT);
+        assertThat(PlanChanges.of(brief, List.of())).singleElement().satisfies(change -> {
+            assertThat(change.kind()).isEqualTo(SeasonPlan.Change.Kind.DROPPED);
+            assertThat(change.cups()).isEqualTo(35);
+        });
     }
 
     @Test

@@ -37,7 +37,7 @@ final class Exhaustive {
     SeasonModel model() {
         List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), Set.of(), brief.today(), _ -> 100);
         return new SeasonModel(brief, groups, recipes, classes, Optional.empty(),
-                new GreedyStart(brief, groups, recipes, classes).plan(SolveWatch.untilInterrupted()));
+                new GreedyStart(brief, groups, recipes, classes).plan(8, SolveWatch.untilInterrupted()));
     }
 
     double cheapest() {
@@ -50,8 +50,8 @@ final class Exhaustive {
         double sum = 0;
         for (int index = 0; index < groups.size(); index++) {
             PromiseGroup group = groups.get(index);
-            sum += recipes.get(index).stream().mapToDouble(one -> PlanCost.of(one, group))
-                    .min().orElse(PlanCost.ofUnmet(group));
+            sum += recipes.get(index).stream().mapToDouble(one -> PlanCost.of(brief).of(one, group))
+                    .min().orElse(PlanCost.of(brief).ofUnmet(group));
         }
         return sum;
     }
@@ -67,11 +67,11 @@ final class Exhaustive {
         PromiseGroup group = groups.get(index);
         for (Recipe recipe : recipes.get(index)) {
             chosen.add(Optional.of(recipe));
-            choose(index + 1, chosen, cost + PlanCost.of(recipe, group));
+            choose(index + 1, chosen, cost + PlanCost.of(brief).of(recipe, group));
             chosen.removeLast();
         }
         chosen.add(Optional.empty());
-        choose(index + 1, chosen, cost + PlanCost.ofUnmet(group));
+        choose(index + 1, chosen, cost + PlanCost.of(brief).ofUnmet(group));
         chosen.removeLast();
     }
 

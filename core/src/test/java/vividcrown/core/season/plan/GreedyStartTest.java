@@ -41,7 +41,7 @@ class GreedyStartTest {
         List<BuilderClass> classes = BuilderClass.of(brief.means().builders(), SeasonModel.alone(brief), brief.today(),
                 _ -> 100);
         SeasonModel.Solution plan = new GreedyStart(brief, groups, recipes, classes)
-                .plan(SolveWatch.untilInterrupted());
+                .plan(8, SolveWatch.untilInterrupted());
         List<Load> loads = new BatchSheet(brief, groups, classes).loads(plan);
         return new Begun(brief, groups, recipes, plan, new ParentsModel(brief, supply, loads).solve().batches());
     }
@@ -63,11 +63,11 @@ class GreedyStartTest {
         Begun begun = begin(brief);
         for (int index = 0; index < begun.groups().size(); index++) {
             PromiseGroup group = begun.groups().get(index);
-            int least = begun.recipes().get(index).stream().mapToInt(one -> PlanCost.of(one, group)).min()
+            int least = begun.recipes().get(index).stream().mapToInt(one -> PlanCost.of(brief).of(one, group)).min()
                     .orElseThrow();
             Recipe taken = begun.plan().choices().get(index).orElseThrow();
             // a way that needs one box fewer may cost up to a load more
-            assertThat(PlanCost.of(taken, group)).isBetween(least, least + WorkTime.LOAD);
+            assertThat(PlanCost.of(brief).of(taken, group)).isBetween(least, least + WorkTime.LOAD);
         }
     }
 
@@ -96,7 +96,7 @@ class GreedyStartTest {
         List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution none = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
-                Optional.empty(), begun.plan()).solve(new Effort(10, 1e-6), SolveWatch.untilInterrupted())
+                Optional.empty(), begun.plan()).solve(0, new Effort(10, 1e-6), SolveWatch.untilInterrupted())
                 .orElseThrow();
         assertThat(none.choices()).isEqualTo(begun.plan().choices());
         assertThat(none.cost()).isEqualTo(begun.plan().cost()).isPositive();
@@ -109,7 +109,8 @@ class GreedyStartTest {
         List<BuilderClass> classes = BuilderClass.of(begun.brief().means().builders(), Set.of(), begun.brief().today(),
                 _ -> 100);
         SeasonModel.Solution solved = new SeasonModel(begun.brief(), begun.groups(), begun.recipes(), classes,
-                Optional.empty(), begun.plan()).solve(new Effort(2, 20), SolveWatch.untilInterrupted()).orElseThrow();
+                Optional.empty(), begun.plan()).solve(0, new Effort(2, 20), SolveWatch.untilInterrupted())
+                .orElseThrow();
         assertThat(solved.cost()).isLessThanOrEqualTo(begun.plan().cost() + 1e-6);
     }
 }

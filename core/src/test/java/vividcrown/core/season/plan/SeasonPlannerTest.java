@@ -103,7 +103,7 @@ class SeasonPlannerTest {
         SeasonBrief brief = Seasons.brief(demands, List.of(builder("B 1", 30), builder("B 2", 30)),
                 28 + random.nextInt(10), new Crew(6, Set.of(DayOfWeek.SUNDAY), Set.of()));
         Exhaustive everything = new Exhaustive(brief);
-        SeasonModel.Solution solution = everything.model().solve(new Effort(30, 60), SolveWatch.untilInterrupted())
+        SeasonModel.Solution solution = everything.model().solve(0, new Effort(30, 60), SolveWatch.untilInterrupted())
                 .orElseThrow();
         assertThat(solution.proven()).isTrue();
         assertThat(solution.cost()).isCloseTo(everything.cheapest(), within(1.0));

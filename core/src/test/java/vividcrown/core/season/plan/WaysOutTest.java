@@ -159,8 +159,8 @@ class WaysOutTest {
     private static SeasonModel.Solution solved(SeasonBrief brief) {
         Drafts drafts = Drafts.of(brief);
         List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
-        return drafts.model(ways, drafts.greedy(ways, SolveWatch.untilInterrupted()))
-                .solve(new Effort(0.5, 60), SolveWatch.untilInterrupted())
+        return drafts.model(ways, drafts.greedy(ways, new Effort(0.5, 60), SolveWatch.untilInterrupted()))
+                .solve(0, new Effort(0.5, 60), SolveWatch.untilInterrupted())
                 .orElseThrow();
     }
 

@@ -16,6 +16,7 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.recipe.WorkTime;
@@ -40,7 +41,7 @@ class ExactChoiceTest {
         SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, wanted, DELIVERED, DELIVERED)),
                 List.of(builder("B 1", 45)), 400, Crew.EVERY_DAY);
         SeasonWorth worth = new SeasonWorth(lateQueen, lateOrder, wasted, 0.2);
-        Ahead.Graft chosen = new Ahead(brief, List.of(), worth, 512, 7)
+        Ahead.Graft chosen = new Ahead(brief.with(worth), List.of(), 512, 7)
                 .grafts(Map.of(SupplyKind.QUEENS, day(7)), 400, USUAL_LOAD).getFirst();
         Supply supply = new Supply(brief);
         double[] ofPlaced = ofPlaced(supply, wanted, worth);

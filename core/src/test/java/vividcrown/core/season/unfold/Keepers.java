@@ -14,6 +14,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 
@@ -164,7 +165,7 @@ final class Keepers {
             if (days.contains(season.today().getDayOfWeek())) {
                 next.put(SupplyKind.QUEENS, next(season.today()));
             }
-            return new Ahead(season.known(), season.stocks(), worth, draws, season.today().toEpochDay())
+            return new Ahead(season.known().with(worth), season.stocks(), draws, season.today().toEpochDay())
                     .grafts(next, season.freeCups(), 38);
         }
 
@@ -187,7 +188,7 @@ final class Keepers {
             Stock itself = new Stock(new RunningBatch("it", batch.line(), batch.graft(), ripe, Timing.RIPE,
                     Around.NOTHING_KNOWN), SupplyKind.QUEENS, ripe, true);
             others.add(itself);
-            return new Ahead(season.known(), others, worth, draws, season.today().toEpochDay())
+            return new Ahead(season.known().with(worth), others, draws, season.today().toEpochDay())
                     .place(itself, next(season.today().minusDays(1)));
         }
     }

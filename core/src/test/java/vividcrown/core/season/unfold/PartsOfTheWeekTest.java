@@ -27,6 +27,7 @@ import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;

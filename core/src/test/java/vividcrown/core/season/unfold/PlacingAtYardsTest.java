@@ -36,7 +36,7 @@ class PlacingAtYardsTest {
         return WeekAhead.of(new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(),
                 brief.drones(), new Underway(List.of(batch("G 1", -9, "dark"), batch("G 2", -6, "grey")), List.of(),
                         List.of()),
-                brief.expected()), SeasonWorth.USUAL);
+                brief.expected()));
     }
 
     private static RunningBatch batch(String id, int graft, String line) {

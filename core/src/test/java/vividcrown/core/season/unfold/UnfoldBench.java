@@ -13,6 +13,7 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
 
 /** Seasons lived week by week: the program against rules of thumb, tuned. Prints the frontier, asserts nothing of it. */
@@ -53,7 +54,7 @@ class UnfoldBench {
         for (int number = 1; number <= SEASONS; number++) {
             SeasonBrief brief = Seasons.random(8, 4, 240, number);
             long begun = System.nanoTime();
-            Map<String, Double> said = Lives.odds(brief, SeasonWorth.USUAL, lives);
+            Map<String, Double> said = Lives.odds(brief, lives);
             seconds += (System.nanoTime() - begun) / 1e9;
             int season = number;
             List<Set<String>> kept = IntStream.range(0, lives).parallel().mapToObj(life -> {

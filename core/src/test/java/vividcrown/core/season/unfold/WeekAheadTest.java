@@ -18,6 +18,7 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
@@ -37,12 +38,12 @@ class WeekAheadTest {
     }
 
     private static List<WeekAhead.Grafts> grafts(SeasonBrief brief) {
-        return WeekAhead.of(brief, SeasonWorth.USUAL).steps().stream().filter(WeekAhead.Grafts.class::isInstance)
+        return WeekAhead.of(brief).steps().stream().filter(WeekAhead.Grafts.class::isInstance)
                 .map(WeekAhead.Grafts.class::cast).toList();
     }
 
     private static List<WeekAhead.Places> places(SeasonBrief brief) {
-        return WeekAhead.of(brief, SeasonWorth.USUAL).steps().stream().filter(WeekAhead.Places.class::isInstance)
+        return WeekAhead.of(brief).steps().stream().filter(WeekAhead.Places.class::isInstance)
                 .map(WeekAhead.Places.class::cast).toList();
     }
 
@@ -113,7 +114,7 @@ class WeekAheadTest {
             assertThat(one.day()).isEqualTo(day(4));
             assertThat(one.cups()).isGreaterThan(37);
         });
-        assertThat(Lives.odds(brief, SeasonWorth.USUAL, 20).get("C")).isGreaterThan(0.5);
+        assertThat(Lives.odds(brief, 20).get("C")).isGreaterThan(0.5);
     }
 
     /** Too few nucs are told, and whether that makes anybody late: a later graft may still serve them. */
@@ -128,7 +129,7 @@ class WeekAheadTest {
     }
 
     private static String notes(SeasonBrief brief) {
-        return WeekAhead.of(brief, SeasonWorth.USUAL).notes().stream().map(note -> note.fact().toString()).toList()
+        return WeekAhead.of(brief).notes().stream().map(note -> note.fact().toString()).toList()
                 .toString();
     }
 
@@ -158,8 +159,7 @@ class WeekAheadTest {
 
     @Test
     void too_late_for_any_graft_is_said_and_nothing_is_grafted_for_it() {
-        WeekAhead week = WeekAhead.of(brief(List.of(order("A", Product.MATED_QUEENS, 10, 8, 12)), 200, Crew.EVERY_DAY),
-                SeasonWorth.USUAL);
+        WeekAhead week = WeekAhead.of(brief(List.of(order("A", Product.MATED_QUEENS, 10, 8, 12)), 200, Crew.EVERY_DAY));
         assertThat(week.orders().getFirst().helpsUntil()).isEmpty();
         assertThat(week.orders().getFirst().ifNothingMore()).isZero();
         assertThat(week.steps()).isEmpty();
@@ -176,15 +176,15 @@ class WeekAheadTest {
     @Test
     void worth_nothing_is_refused_with_what_would_do() {
         assertThatThrownBy(() -> new SeasonWorth(0, 10, 10, 1)).hasMessageContaining("lateQueen");
-        assertThatThrownBy(() -> WeekAhead.of(Seasons.brief(List.of(), List.of(), 10, Crew.EVERY_DAY),
-                SeasonWorth.USUAL)).isInstanceOf(IllegalArgumentException.class);
+        assertThatThrownBy(() -> WeekAhead.of(Seasons.brief(List.of(), List.of(), 10, Crew.EVERY_DAY)))
+                .isInstanceOf(IllegalArgumentException.class);
     }
 
     @Test
     void a_queen_over_that_costs_more_is_bred_less() {
         SeasonBrief brief = brief(List.of(order("A", Product.MATED_QUEENS, 30, 25, 29)), 200, Crew.EVERY_DAY);
         int usual = cups(brief);
-        int sparing = WeekAhead.of(brief, new SeasonWorth(60, 1_800, 600, 0.2)).steps().stream()
+        int sparing = WeekAhead.of(brief.with(new SeasonWorth(60, 1_800, 600, 0.2))).steps().stream()
                 .filter(WeekAhead.Grafts.class::isInstance).map(WeekAhead.Grafts.class::cast)
                 .mapToInt(one -> Math.min(one.cups(), one.place())).sum();
         assertThat(sparing).isLessThan(usual);
