@@ -19,9 +19,6 @@ final class OnceRead {
             row(0.6, 0.6, 1.2, 1.1, 1.6, 0.7, 0.2, 0.2), 21, row(1.8, 1.4, 1.5, 0.9, 1, 0.8, 0.25, 0.3), 42,
             row(1.1, 1, 1.2, 1, 1.1, 0.9, 0.5, 0.6)));
 
-    private static final TreeMap<Integer, Double> AGREEING = new TreeMap<>(
-            Map.of(0, 0.6, 1, 0.6, 3, 1.5, 7, 1.8, 14, 0.6, 42, 0.0));
-
     private OnceRead() {
     }
 
@@ -36,15 +33,8 @@ final class OnceRead {
         return between(TIMES, days, row -> Objects.requireNonNull(row.get(shows)));
     }
 
-    /**
-     * How much sharper signs are that agree, added to a power of 1: fitted so that she is on combs as often as is said of them, in 3,000 hives that were lived
-     * through, not those of the tests.
-     */
-    static double agreeing(int days) {
-        return between(AGREEING, days, power -> power);
-    }
-
-    private static <T> double between(TreeMap<Integer, T> byDays, int days, ToDoubleFunction<T> figure) {
+    /** Of days between two of the rows, a share of both. */
+    static <T> double between(TreeMap<Integer, T> byDays, int days, ToDoubleFunction<T> figure) {
         int before = Objects.requireNonNull(byDays.floorKey(days));
         Integer after = byDays.higherKey(days);
         double then = figure.applyAsDouble(Objects.requireNonNull(byDays.get(before)));

@@ -1,9 +1,11 @@
 package vividcrown.core.search;
 
-import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Optional;
+import java.util.Map;
+import java.util.stream.IntStream;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
 
@@ -17,8 +19,8 @@ final class Prior {
     private static final double RINGED_BY_HONEY = 0.6;
     /** At the middle of the cluster, and at its edge. */
     private static final double MIDDLE = 1.8;
-    private static final double EDGE = 0.15;
-    private static final double STEEP = 2.2;
+    private static final double EDGE = 0.1;
+    private static final double STEEP = 3;
     /** How far the middle counts where it is known what stands on a side. */
     private static final double MIDDLE_STILL = 0.4;
     private static final double BEYOND_HONEY = 0.35;
@@ -28,11 +30,8 @@ final class Prior {
     /** Sealed brood and old larvae without an egg in the whole box: she is in another. */
     private static final double NO_EGGS_IN_THE_BOX = 0.35;
     private static final int SIDES_READ = 4;
-    private static final double OF_ITS_OWN = 0.7;
-    private static final double OF_THE_FACING = 0.19;
-    private static final double OF_THE_BACK = 0.11;
-    /** How often signs mislead, however many agree; fitted as {@link OnceRead#agreeing}. */
-    private static final double MISLED = 0.15;
+    /** How often signs mislead, for no real queen lays as evenly as those that were lived through, and who reads combs errs at times. */
+    private static final double MISLED = 0.1;
     private static final double MISLED_SPREAD = 0.5;
     private static final double RESTLESS_SPREAD = 0.6;
     private static final double VIRGIN_SPREAD = 0.3;
@@ -53,25 +52,36 @@ final class Prior {
     private final HiveSearched hive;
     private final Circumstances under;
     private final Ways ways;
+    private final Telling telling;
 
     Prior(HiveSearched hive, Circumstances under, Ways ways) {
         this.hive = hive;
         this.under = under;
         this.ways = ways;
+        this.telling = new Telling(under);
     }
 
     /** For each place, given that she is in the hive; together 1, none at nought. */
     double[] odds() {
-        double[] combs = smoothed(byContent());
-        double[] odds = shared(under.is(QueenTrait.VIRGIN)
-                ? spread(combs, VIRGIN_SPREAD)
-                : under.isRestless() ? spread(combs, RESTLESS_SPREAD) : agreed(combs));
+        double[] odds = shared(combs());
         hive.lastSeen().ifPresent(seen -> towards(odds, seen));
         double floor = LEAST / odds.length;
         for (int at = 0; at < odds.length; at++) {
             odds[at] = (odds[at] + floor) / (1 + LEAST);
         }
         return odds;
+    }
+
+    private double[] combs() {
+        double[] signs = byContent();
+        if (under.is(QueenTrait.VIRGIN)) {
+            return spread(signs, VIRGIN_SPREAD);
+        }
+        double[] combs = spread(signs, under.isRestless() ? RESTLESS_SPREAD : 1);
+        double[] misled = spread(signs, MISLED_SPREAD);
+        double share = MISLED * shareRead() * direction(under.laying());
+        Arrays.setAll(combs, at -> (1 - share) * combs[at] + share * misled[at]);
+        return combs;
     }
 
     /** @return together 1; to the power given: below 1 flatter, above it sharper */
@@ -81,40 +91,68 @@ final class Prior {
         return Arrays.stream(spread).map(one -> one / sum).toArray();
     }
 
-    /** Signs of many sides that agree say more than each of them, and all of them mislead at times. */
-    private double[] agreed(double[] combs) {
-        double signs = shareRead() * direction(under.laying());
-        double[] sharp = spread(combs, 1 + signs * OnceRead.agreeing(hive.readDays()));
-        double[] flat = spread(combs, MISLED_SPREAD);
-        for (int at = 0; at < sharp.length; at++) {
-            sharp[at] = (1 - MISLED * signs) * sharp[at] + MISLED * signs * flat[at];
-        }
-        return sharp;
-    }
-
     /** Of all sides of combs. */
     private double shareRead() {
         int sides = FrameSide.values().length * hive.boxes().stream().mapToInt(box -> box.combs().size()).sum();
-        int read = hive.boxes().stream().mapToInt(box -> shown(box).size()).sum();
+        int read = IntStream.rangeClosed(1, hive.boxes().size()).map(box -> read(box).size()).sum();
         return sides == 0 ? 0 : (double) read / sides;
     }
 
     private double[] byContent() {
         double[] weights = new double[ways.size()];
         for (int box = 1; box <= hive.boxes().size(); box++) {
-            BoxThere there = hive.box(box);
-            double ofBox = ofBox(box);
-            double[] middle = middle(there);
-            for (int nth = 0; nth < there.combs().size(); nth++) {
-                CombThere comb = there.combs().get(nth);
-                for (FrameSide side : FrameSide.values()) {
-                    double beyond = isBeyondHoney(there, nth) ? BEYOND_HONEY : 1;
-                    weights[ways.of(new Place.OnComb(box, comb.slot(), side))] = ofBox * beyond
-                            * side(comb.on(side), middle[nth]);
+            inBox(box, weights);
+        }
+        return weights;
+    }
+
+    /** How likely a box is at all, by what each of its sides shows; on which of them, by what all of them tell together. */
+    private void inBox(int box, double[] weights) {
+        BoxThere there = hive.box(box);
+        double[] middle = middle(there);
+        Map<Place.OnComb, Shows> read = read(box);
+        double known = direction(under.laying()) * read.size()
+                / Math.max(1, FrameSide.values().length * there.combs().size());
+        double all = 0;
+        double sum = 0;
+        for (int nth = 0; nth < there.combs().size(); nth++) {
+            CombThere comb = there.combs().get(nth);
+            double beyond = isBeyondHoney(there, nth) ? BEYOND_HONEY : 1;
+            for (FrameSide side : FrameSide.values()) {
+                Place.OnComb place = new Place.OnComb(box, comb.slot(), side);
+                all += beyond * side(comb.on(side), middle[nth]);
+                double told = 0;
+                for (Map.Entry<Place.OnComb, Shows> one : read.entrySet()) {
+                    told += telling.of(one.getValue(), hive.readDays(), one.getKey(), place);
+                }
+                double weight = beyond * ringed(comb.on(side)) * Math.pow(middle[nth], 1 - known) * Math.exp(told);
+                weights[ways.of(place)] = weight;
+                sum += weight;
+            }
+        }
+        for (CombThere comb : there.combs()) {
+            for (FrameSide side : FrameSide.values()) {
+                weights[ways.of(new Place.OnComb(box, comb.slot(), side))] *= ofBox(box) * all / sum;
+            }
+        }
+    }
+
+    /** What the sides of a box showed that were read. */
+    private Map<Place.OnComb, Shows> read(int box) {
+        Map<Place.OnComb, Shows> read = new LinkedHashMap<>();
+        for (CombThere comb : hive.box(box).combs()) {
+            for (FrameSide side : FrameSide.values()) {
+                Shows shows = Shows.of(comb.on(side));
+                if (shows != Shows.NOTHING) {
+                    read.put(new Place.OnComb(box, comb.slot(), side), shows);
                 }
             }
         }
-        return weights;
+        return read;
+    }
+
+    private static double ringed(List<Sign> signs) {
+        return Shows.of(signs) == Shows.SEALED && signs.contains(Sign.SEALED_HONEY) ? RINGED_BY_HONEY : 1;
     }
 
     /** What stood on it when it was read, and how near to the middle of the bees it hangs. */
@@ -123,8 +161,7 @@ final class Prior {
         if (shows == Shows.NOTHING) {
             return middle;
         }
-        boolean ringed = shows == Shows.SEALED && signs.contains(Sign.SEALED_HONEY);
-        double known = OnceRead.times(shows, hive.readDays()) * (ringed ? RINGED_BY_HONEY : 1);
+        double known = OnceRead.times(shows, hive.readDays()) * ringed(signs);
         double counts = shows.isBarrier() ? 1 : direction(under.laying());
         return Math.pow(known, counts) * Math.pow(middle, 1 - (1 - MIDDLE_STILL) * counts);
     }
@@ -159,36 +196,22 @@ final class Prior {
         BoxThere there = hive.box(box);
         boolean slips = under.is(QueenTrait.VIRGIN) || under.is(QueenTrait.SMALL);
         double all = 1;
-        if (hive.isAboveExcluder(box) && !hasBrood(there)) {
+        if (hive.isAboveExcluder(box) && !hasBrood(box)) {
             all *= slips ? SMALL_ABOVE_EXCLUDER : ABOVE_EXCLUDER;
-        } else if (there.honey() && !hasBrood(there)) {
+        } else if (there.honey() && !hasBrood(box)) {
             all *= HONEY_BOX;
         }
-        return hive.boxes().size() > 1 && hasOldBroodOnly(there) ? all * NO_EGGS_IN_THE_BOX : all;
+        return hive.boxes().size() > 1 && hasOldBroodOnly(box) ? all * NO_EGGS_IN_THE_BOX : all;
     }
 
-    private static boolean hasBrood(BoxThere box) {
-        return shown(box).stream().anyMatch(Shows::isBrood);
+    private boolean hasBrood(int box) {
+        return read(box).values().stream().anyMatch(Shows::isBrood);
     }
 
-    private static boolean hasOldBroodOnly(BoxThere box) {
-        List<Shows> shown = shown(box);
+    private boolean hasOldBroodOnly(int box) {
+        Collection<Shows> shown = read(box).values();
         return shown.size() >= SIDES_READ && shown.stream().anyMatch(Shows::isBrood)
                 && shown.stream().noneMatch(one -> one == Shows.EGGS || one == Shows.MANY_EGGS);
-    }
-
-    /** Of the sides that were read. */
-    private static List<Shows> shown(BoxThere box) {
-        List<Shows> all = new ArrayList<>();
-        for (CombThere comb : box.combs()) {
-            for (FrameSide side : FrameSide.values()) {
-                Shows shows = Shows.of(comb.on(side));
-                if (shows != Shows.NOTHING) {
-                    all.add(shows);
-                }
-            }
-        }
-        return all;
     }
 
     /** A comb of food on both sides hangs between it and all brood of its box. */
@@ -216,34 +239,6 @@ final class Prior {
             }
         }
         return false;
-    }
-
-    /** Evidence raises the neighbourhood, not one side alone. */
-    private double[] smoothed(double[] weights) {
-        double[] out = new double[weights.length];
-        for (int at = 0; at < weights.length; at++) {
-            if (!(ways.at(at) instanceof Place.OnComb side)) {
-                continue;
-            }
-            double facing = facing(side).map(other -> weights[ways.of(other)]).orElse(weights[at]);
-            out[at] = OF_ITS_OWN * weights[at] + OF_THE_FACING * facing
-                    + OF_THE_BACK * weights[ways.of(side.otherSide())];
-        }
-        return out;
-    }
-
-    private Optional<Place.OnComb> facing(Place.OnComb side) {
-        List<CombThere> combs = hive.box(side.box()).combs();
-        int nth = 0;
-        while (combs.get(nth).slot() != side.slot()) {
-            nth++;
-        }
-        int other = side.side() == FrameSide.NEAR ? nth - 1 : nth + 1;
-        if (other < 0 || other >= combs.size()) {
-            return Optional.empty();
-        }
-        return Optional.of(new Place.OnComb(side.box(), combs.get(other).slot(),
-                side.side() == FrameSide.NEAR ? FrameSide.FAR : FrameSide.NEAR));
     }
 
     /** The combs share what lid, walls, floor, excluders and holes leave. */

@@ -182,25 +182,37 @@ public final class Search {
         settle(odds);
     }
 
+    /** What it showed before counts no more. */
     private void tell(double[] odds, Place.OnComb side, Shows shows) {
-        Optional<CombThere> comb = hive.comb(side.box(), side.slot());
-        Shows before = shown.getOrDefault(ways.of(side), comb.map(one -> Shows.of(one.on(side.side())))
-                .orElse(Shows.NOTHING));
         boolean seenToday = shown.containsKey(ways.of(side));
-        double news = before != shows ? 1 : seenToday ? 0 : 1 - Math.exp(-hive.readDays() / NEWS_AFTER_DAYS);
+        int days = seenToday ? 0 : hive.readDays();
+        Shows before = shown.getOrDefault(ways.of(side), hive.comb(side.box(), side.slot())
+                .map(one -> Shows.of(one.on(side.side()))).orElse(Shows.NOTHING));
+        double news = before != shows ? 1 : 1 - Math.exp(-days / NEWS_AFTER_DAYS);
         // what stands on a comb tells on which comb she is; hardly whether she is here, or off the combs
-        double was = 0;
-        double now = 0;
         double[] told = odds.clone();
+        double boxWas = 0;
+        double box = 0;
+        double onCombs = 0;
         for (int place = 0; place < odds.length; place++) {
             if (ways.comb(place) != Wandering.NONE) {
-                told[place] *= telling.of(shows, side, ways.at(place), news);
-                was += odds[place];
-                now += told[place];
+                onCombs += odds[place];
+                if (ways.isIn(side.box(), place)) {
+                    told[place] *= Math.exp(telling.of(shows, 0, side, ways.at(place))
+                            - telling.of(before, days, side, ways.at(place)));
+                    boxWas += odds[place];
+                    box += told[place];
+                }
             }
         }
+        double likelier = Math.pow(Telling.ofBox(shows),
+                news * (shows.isBrood() ? Prior.direction(under.laying()) : 1));
+        double now = onCombs + (likelier - 1) * boxWas;
         for (int place = 0; place < odds.length; place++) {
-            odds[place] = ways.comb(place) == Wandering.NONE ? odds[place] : told[place] * was / now;
+            if (ways.comb(place) != Wandering.NONE) {
+                odds[place] = onCombs / now
+                        * (ways.isIn(side.box(), place) ? told[place] * likelier * boxWas / box : odds[place]);
+            }
         }
         shown.put(ways.of(side), shows);
     }

@@ -3,90 +3,149 @@ package vividcrown.core.search;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
+import java.util.TreeMap;
 import vividcrown.core.hive.FrameSide;
 
 /**
- * What a side that was lifted tells of where she is: eggs raise their neighbourhood, food lowers it. How often a side shows each thing, by how near to her it
- * hangs: from queens whose laying was lived through comb by comb for two months, the emptied middle raised as common practice has it. Out of season the
- * trail tells little, and what was known from the last reading is not news.
+ * What a side tells of where she is in its box, read some days ago or lifted a moment ago, by how near to it a place hangs: eggs of today draw her near, those of
+ * a week ago are larvae now and leave no room, food keeps her away. Every side of the box tells its own, and these add up as log-odds (a choice among the sides of
+ * a box, conditional logit; McFadden 1974, from memory). Figures: the likeliest for 18,000 queens whose laying was lived through comb by comb for two
+ * months, with some of the combs unread and some lifted in vain, but for the emptied middle of today, which common practice thinks more of. Out of season
+ * brood tells little.
  */
 final class Telling {
 
-    /** How near a place is to the side that was looked at. */
-    enum Near {
-        SAME_SIDE, BACK, FACING, NEXT_COMBS, SAME_BOX, ELSEWHERE
+    /** How near a place is to the side that tells. In the box, but none of the others: nothing is told. */
+    private enum Near {
+        SAME_SIDE, BACK, FACING, NEXT_COMB, TWO_ON, THREE_ON
     }
 
-    private static final int NEXT = 2;
-    /** Sides near each other show alike, so each tells only part of its own: as much as makes the odds true in hives that were lived through. */
-    private static final double OF_ITS_OWN = 0.5;
-    private static final Map<Near, Map<Shows, Double>> CHANCE = new EnumMap<>(Near.class);
+    /** In the order of the columns below. */
+    private static final Shows[] TOLD = {Shows.MANY_EGGS, Shows.EGGS, Shows.OPEN, Shows.EMPTIED, Shows.SEALED,
+            Shows.FOOD};
+    /** Comb without anything tells as food does, but not as much; foundation more. */
+    private static final double BARE_OF_FOOD = 0.5;
+    private static final double FOUNDATION_OF_FOOD = 1.3;
+    /** In a box with this side she is so much likelier than in any other. */
+    private static final Map<Shows, Double> IN_ITS_BOX = new EnumMap<>(Map.of(Shows.NOTHING, 1.0, Shows.MANY_EGGS, 2.4,
+            Shows.EGGS, 1.8, Shows.OPEN, 1.3, Shows.EMPTIED, 1.25, Shows.SEALED, 1.05, Shows.BARE, 0.8, Shows.FOOD, 0.7,
+            Shows.FOUNDATION, 0.75));
+
+    private static final TreeMap<Integer, Map<Near, double[]>> BY_DAYS = new TreeMap<>();
 
     static {
-        shows(Near.SAME_SIDE, 0.4, 0.25, 0.07, 0.13, 0.1, 0.02, 0.025, 0.005);
-        shows(Near.BACK, 0.19, 0.08, 0.14, 0.19, 0.28, 0.04, 0.07, 0.01);
-        shows(Near.FACING, 0.19, 0.08, 0.14, 0.19, 0.28, 0.04, 0.07, 0.01);
-        shows(Near.NEXT_COMBS, 0.08, 0.06, 0.15, 0.13, 0.34, 0.05, 0.16, 0.03);
-        shows(Near.SAME_BOX, 0.025, 0.025, 0.09, 0.08, 0.24, 0.08, 0.39, 0.07);
-        shows(Near.ELSEWHERE, 0.012, 0.015, 0.07, 0.07, 0.24, 0.09, 0.43, 0.073);
+        day(0, row(2.34, 2.14, -1.04, 0, -1.04, -1.4), row(0.83, 0.14, -0.66, 0.3, -0.16, -0.15),
+                row(1.15, 0.68, -0.04, 0.4, 0.01, -0.36), row(0.79, 0.41, 0.01, 0.16, -0.04, -0.12),
+                row(0.45, 0.34, 0.17, 0.14, 0.05, 0), row(0.17, 0.12, 0.21, 0.12, 0.09, 0.02));
+        day(1, row(1.24, 1.67, -1.45, 0.47, -0.75, -0.58), row(1.09, 0.24, -0.43, 0.19, 0.09, -0.57),
+                row(1.14, 0.27, -0.29, 0.23, 0.05, -0.56), row(0.89, 0.24, -0.18, 0.12, 0.03, -0.13),
+                row(0.61, 0.19, 0.02, 0.12, 0.06, -0.01), row(0.38, 0.15, 0.18, 0.12, 0.12, 0.05));
+        day(3, row(-0.45, 0.3, -1.41, 1.37, 0.19, -0.44), row(0.63, 0.45, -0.55, -0.06, -0.17, -0.74),
+                row(0.99, 0.74, -0.23, 0.29, 0.08, -0.56), row(0.77, 0.43, -0.24, 0.14, 0.05, -0.18),
+                row(0.6, 0.27, 0.03, 0.15, 0.11, 0), row(0.41, 0.25, 0.17, 0.14, 0.14, 0.05));
+        day(7, row(-0.76, -0.8, -1.21, 0.96, 0.68, -0.66), row(-0.21, -0.21, -0.64, 0.13, -0.11, -0.75),
+                row(0.23, 0.15, -0.35, 0.49, 0.28, -0.53), row(0.24, 0.16, -0.29, 0.34, 0.14, -0.2),
+                row(0.39, 0.25, -0.09, 0.25, 0.16, -0.05), row(0.31, 0.22, 0.06, 0.17, 0.11, 0.04));
+        day(14, row(-1.36, -1.08, 0.5, 0.41, 0.68, -0.89), row(-0.67, -0.48, 0.1, 0.01, -0.06, -0.64),
+                row(-0.4, -0.28, 0.41, 0.34, 0.33, -0.47), row(-0.36, -0.21, 0.29, 0.23, 0.12, -0.16),
+                row(-0.14, -0.09, 0.19, 0.28, 0.14, 0.03), row(0.01, 0.03, 0.07, 0.24, 0.14, 0.03));
+        day(21, row(0.95, 0.37, 0.53, -0.41, -0.32, -1.24), row(0.18, -0.03, 0.27, -0.09, -0.04, -0.41),
+                row(0.31, 0.19, 0.44, 0.02, 0.13, -0.51), row(0.11, 0.07, 0.19, 0.02, 0.02, -0.11),
+                row(0.07, 0.08, 0.12, 0.1, 0.07, 0.03), row(0.02, 0, 0.14, 0.14, 0.08, 0.03));
+        day(42, row(0.05, 0.01, 0.48, 0.06, 0.2, -1.03), row(-0.13, -0.05, 0.17, 0.11, 0.15, -0.48),
+                row(-0.06, -0.03, 0.26, 0.14, 0.23, -0.57), row(-0.1, -0.04, 0.09, 0.11, 0.15, -0.11),
+                row(-0.02, 0.06, 0.11, 0.15, 0.17, 0.03), row(0.04, 0.07, 0.08, 0.14, 0.22, 0.01));
     }
 
-    private final Circumstances under;
+    private static final int OLDEST = BY_DAYS.lastKey();
+    /** Of each day since it was seen, of what is near and of what is shown. */
+    private static final double[][][] TABLE = new double[OLDEST + 1][Near.values().length][Shows.values().length];
+
+    static {
+        for (int days = 0; days <= OLDEST; days++) {
+            for (Near near : Near.values()) {
+                for (Shows shows : Shows.values()) {
+                    TABLE[days][near.ordinal()][shows.ordinal()] = OnceRead.between(BY_DAYS, days,
+                            rows -> of(Objects.requireNonNull(rows.get(near)), shows));
+                }
+            }
+        }
+    }
+
+    private final double direction;
 
     Telling(Circumstances under) {
-        this.under = under;
+        this.direction = Prior.direction(under.laying());
     }
 
-    /** @param chance of each thing that can be shown, in the order of {@link Shows} */
-    private static void shows(Near near, double... chance) {
-        Shows[] told = {Shows.MANY_EGGS, Shows.EGGS, Shows.OPEN, Shows.EMPTIED, Shows.SEALED, Shows.BARE, Shows.FOOD,
-                Shows.FOUNDATION};
-        Map<Shows, Double> all = new EnumMap<>(Shows.class);
-        for (int at = 0; at < told.length; at++) {
-            all.put(told[at], chance[at]);
+    private static void day(int days, double[]... rows) {
+        Map<Near, double[]> byNear = new EnumMap<>(Near.class);
+        for (Near near : Near.values()) {
+            byNear.put(near, rows[near.ordinal()]);
         }
-        CHANCE.put(near, all);
+        BY_DAYS.put(days, byNear);
+    }
+
+    private static double[] row(double... told) {
+        return told;
     }
 
     /**
-     * How much likelier it makes her at a place on a comb, beside being in another box.
+     * How much likelier it makes her at a place on a comb of the same box than far from it.
      *
-     * @param news how much of it was not known before, 0–1
+     * @param days since it showed that, 0 or more
+     * @return log-odds
      */
-    double of(Shows shows, Place.OnComb looked, Place place, double news) {
-        if (shows == Shows.NOTHING) {
-            return 1;
+    double of(Shows shows, int days, Place.OnComb told, Place place) {
+        int apart = apart(told, place);
+        if (apart >= Near.values().length) {
+            return 0;
         }
-        double at = chance(near(looked, place), shows);
-        double elsewhere = chance(Near.ELSEWHERE, shows);
-        return Math.pow(at / elsewhere, OF_ITS_OWN * news * (shows.isBrood() ? Prior.direction(under.laying()) : 1));
+        return TABLE[Math.min(days, OLDEST)][apart][shows.ordinal()] * (shows.isBrood() ? direction : 1);
     }
 
-    private static double chance(Near near, Shows shows) {
-        return Objects.requireNonNull(Objects.requireNonNull(CHANCE.get(near)).get(shows));
+    /** In which box she is, beside all others. @return times */
+    static double ofBox(Shows shows) {
+        return Objects.requireNonNull(IN_ITS_BOX.get(shows));
     }
 
-    /** @param place on a comb or in a hole of one */
-    private static Near near(Place.OnComb looked, Place place) {
-        return switch (place) {
-            case Place.OnComb side -> side(looked, side);
-            case Place.InHole(int box, int slot) -> slot == looked.slot() && box == looked.box()
-                    ? Near.BACK
-                    : side(looked, new Place.OnComb(box, slot, looked.side()));
-            case Place.Lid _,Place.Walls _,Place.Excluder _,Place.Floor _ -> Near.SAME_BOX;
+    private static double of(double[] row, Shows shows) {
+        double food = row[TOLD.length - 1];
+        return switch (shows) {
+            case NOTHING -> 0;
+            case BARE -> BARE_OF_FOOD * food;
+            case FOUNDATION -> FOUNDATION_OF_FOOD * food;
+            case MANY_EGGS, EGGS, OPEN, EMPTIED, SEALED, FOOD -> {
+                int at = 0;
+                while (TOLD[at] != shows) {
+                    at++;
+                }
+                yield row[at];
+            }
         };
     }
 
-    private static Near side(Place.OnComb looked, Place.OnComb side) {
-        if (side.box() != looked.box()) {
-            return Near.ELSEWHERE;
+    /** @return which of {@link Near}; as many as there are if it is further away */
+    private static int apart(Place.OnComb told, Place place) {
+        return switch (place) {
+            case Place.OnComb side when side.box() == told.box() -> apart(told, side);
+            case Place.InHole(int box, int slot) when box == told.box() -> slot == told.slot()
+                    ? Near.BACK.ordinal()
+                    : apart(told, new Place.OnComb(box, slot, told.side()));
+            case Place.OnComb _,Place.InHole _,Place.Lid _,Place.Walls _,Place.Excluder _,Place.Floor _ ->
+                Near.values().length;
+        };
+    }
+
+    private static int apart(Place.OnComb told, Place.OnComb side) {
+        int combs = side.slot() - told.slot();
+        if (combs == 0) {
+            return (side.side() == told.side() ? Near.SAME_SIDE : Near.BACK).ordinal();
         }
-        if (side.slot() == looked.slot()) {
-            return side.side() == looked.side() ? Near.SAME_SIDE : Near.BACK;
-        }
-        int apart = side.slot() - looked.slot();
-        boolean facing = Math.abs(apart) == 1 && side.side() != looked.side()
-                && apart > 0 == (looked.side() == FrameSide.FAR);
-        return facing ? Near.FACING : Math.abs(apart) <= NEXT ? Near.NEXT_COMBS : Near.SAME_BOX;
+        boolean facing = Math.abs(combs) == 1 && side.side() != told.side()
+                && combs > 0 == (told.side() == FrameSide.FAR);
+        return facing
+                ? Near.FACING.ordinal()
+                : Math.min(Near.BACK.ordinal() + 1 + Math.abs(combs), Near.values().length);
     }
 }

@@ -74,6 +74,11 @@ final class Ways {
         }
     }
 
+    /** Whether a place is on a comb of that box, or in a hole of one. */
+    boolean isIn(int box, int place) {
+        return comb[place] != Wandering.NONE && boxOfComb[comb[place]] == box;
+    }
+
     private void combs(HiveSearched hive, int box, boolean slips, List<Map<Integer, Double>> edges) {
         BoxThere there = hive.box(box);
         List<CombThere> combs = there.combs();

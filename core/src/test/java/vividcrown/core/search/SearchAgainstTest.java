@@ -12,7 +12,11 @@ import java.util.SplittableRandom;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.random.RandomGenerator;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
 import vividcrown.core.trainer.LivedBrood;
@@ -200,6 +204,7 @@ class SearchAgainstTest {
     // --- rules of thumb ----------------------------------------------------------------------------------------------
 
     private static final int COMBS = 10;
+    private static final int NEVER_READ = -1;
     private static final double SEES = 0.55;
 
     static double lifts(int searches, int mostLifts, Function<LivedSearch, LivedSearch.Way> way) {
@@ -218,21 +223,26 @@ class SearchAgainstTest {
     }
 
     /** The bench counts 10,000; here few enough to be quick. */
-    @Test
-    void the_guide_finds_her_in_a_fifth_fewer_lifts_than_the_best_rule_of_thumb() {
-        int searches = 400;
+    @ParameterizedTest
+    @CsvSource({"7, 0.72", "-1, 0.78"})
+    void the_guide_finds_her_in_a_quarter_fewer_lifts_than_the_best_rule_of_thumb(int daysAgo, double share) {
+        int searches = 600;
         int most = 3 * COMBS;
-        double guide = lifts(searches, most,
-                hive -> LivedSearch.asTheGuideSays(hive.read(7, false), Searches.USUAL));
-        assertThat(guide).isLessThan(0.8 * bestRule(searches, most));
+        double guide = lifts(searches, most, hive -> LivedSearch.asTheGuideSays(read(hive, daysAgo), Searches.USUAL));
+        assertThat(guide).isLessThan(share * bestRule(searches, most));
     }
 
-    @Test
-    void what_it_says_of_each_comb_is_how_often_she_is_on_it() {
+    private static HiveSearched read(LivedSearch hive, int daysAgo) {
+        return daysAgo == NEVER_READ ? Searches.unread(COMBS) : hive.read(daysAgo, false);
+    }
+
+    @ParameterizedTest
+    @ValueSource(ints = {1, 3, 7, 14, 21, NEVER_READ})
+    void what_it_says_of_each_comb_is_how_often_she_is_on_it(int daysAgo) {
         double[] said = new double[10];
         int[] there = new int[10];
         int[] many = new int[10];
-        for (int seed = 1; seed <= 1_500; seed++) {
+        for (int seed = 1; seed <= 3_000; seed++) {
             LivedSearch hive = new LivedSearch(COMBS, 400_000 + seed);
             RandomGenerator luck = new SplittableRandom(seed);
             List<SearchAct> acts = new ArrayList<>();
@@ -248,9 +258,11 @@ class SearchAgainstTest {
             if (seen) {
                 continue;
             }
-            Search search = Search.after(hive.read(7, false), Searches.USUAL, acts);
+            Search search = Search.after(read(hive, daysAgo), Searches.USUAL, acts);
+            // these queens are never off the combs
+            double onCombs = IntStream.rangeClosed(1, COMBS).mapToDouble(slot -> search.on(1, slot)).sum();
             for (int slot = 1; slot <= COMBS; slot++) {
-                double says = search.on(1, slot);
+                double says = search.on(1, slot) / onCombs;
                 int tenth = (int) Math.min(9, says * 10);
                 said[tenth] += says;
                 many[tenth]++;
@@ -264,12 +276,15 @@ class SearchAgainstTest {
         for (int tenth = 0; tenth < 10; tenth++) {
             off += Math.abs(said[tenth] - there[tenth]);
             all += many[tenth];
-            if (many[tenth] > 200) {
-                assertThat((double) there[tenth] / many[tenth]).as("of those said to be in tenth %d", tenth)
-                        .isCloseTo(said[tenth] / many[tenth], within(0.06));
+            if (many[tenth] > 0) {
+                double share = said[tenth] / many[tenth];
+                // so few are counted that luck alone moves them
+                double luck = 2 * Math.sqrt(share * (1 - share) / many[tenth]);
+                assertThat((double) there[tenth] / many[tenth]).as("of %d said to be in tenth %d", many[tenth], tenth)
+                        .isCloseTo(share, within(0.03 + luck));
             }
         }
-        assertThat(off / all).isLessThan(0.03);
+        assertThat(off / all).isLessThan(0.015);
     }
 
     /** The table leans the way of what is counted in lived hives, and never further: no real queen lays so evenly. */

@@ -23,6 +23,7 @@ import vividcrown.core.rearing.GraftPlan;
 import vividcrown.core.rearing.LarvaAge;
 import vividcrown.core.rearing.Placing;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.plan.SeasonPlan;
 
 /** Invented seasons to plan. */
 public final class Seasons {
@@ -59,6 +60,21 @@ public final class Seasons {
                 new Means(BREEDERS, builders, nucs, Means.NucsTaken.NONE, 60, crew), Drones.TAKEN_TO_BE_THERE,
                 new Underway(running, before, locks), new Expectation(SeasonRates.OF_THE_TRADE,
                         MatingClimate.UPLAND_46_NORTH, HOW, Assumptions.standard(), SeasonWorth.USUAL));
+    }
+
+    /** The same season once this plan of it is known. */
+    public static SeasonBrief after(SeasonPlan plan, SeasonBrief brief) {
+        List<BatchLock> before = plan.batches().stream()
+                .map(one -> new BatchLock(one.builder(), one.day(), one.cups(), Optional.of(one.line()))).toList();
+        return new SeasonBrief(brief.today(), brief.until(), brief.demands(), brief.means(), brief.drones(),
+                new Underway(brief.underway().running(), before, brief.underway().locks()), brief.expected());
+    }
+
+    /** The same season with another number of nucs. */
+    public static SeasonBrief withNucs(SeasonBrief brief, int nucs) {
+        Means means = brief.means();
+        return brief.with(new Means(means.breeders(), means.builders(), nucs, Means.NucsTaken.NONE, means.cages(),
+                means.crew()));
     }
 
     /** A season of so many orders, in a random but repeatable way. */

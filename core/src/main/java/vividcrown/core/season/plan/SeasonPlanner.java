@@ -81,9 +81,10 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        Drafts.Begun begun = Drafts.of(brief)
-                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch)
-                .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
+        Drafts ofNow = Drafts.of(brief);
+        Drafts.Begun begun = ofNow.asBefore(watch)
+                .or(() -> ofNow.begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch))
+                .orElseThrow(SeasonPlanner::locksClash);
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
         if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
             Optional<Drafts.Begun> evenly = begun.drafts().evenly()
@@ -98,13 +99,10 @@ public final class SeasonPlanner {
                 && mayBeBettered(drafts, latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
             SeasonModel.Solution known = latest.solution();
-            Optional<Draft> next = draft(drafts,
+            latest = draft(drafts,
                     drafts.book().of(drafts.there(latest), RecipeFinder.LATE_BY, known.choices()), known,
-                    latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again));
-            if (next.isEmpty()) {
-                break;
-            }
-            latest = next.get();
+                    latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again))
+                    .orElseThrow(SeasonPlanner::locksClash);
             draft = drafts.weighed(latest) <= drafts.weighed(draft) ? latest : draft;
         }
         List<SeasonPlan.WayOut> waysOut = draft.allHold()
@@ -134,6 +132,10 @@ public final class SeasonPlanner {
                     .anyMatch(group -> draft.outcome().handedTo(group).mean() >= WORTH_HANDING_ON);
         }
         return drafts.weighed(draft) > draft.solution().cost() * MUCH_DEARER;
+    }
+
+    private static IllegalArgumentException locksClash() {
+        return new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString());
     }
 
     /** @return empty if the locks cannot be kept */

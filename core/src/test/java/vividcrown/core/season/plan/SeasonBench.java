@@ -9,6 +9,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -55,6 +56,44 @@ class SeasonBench {
                     plan.search().proven() ? "yes" : "no");
             assertThat(plan.batches()).isNotEmpty();
         }
+    }
+
+    @Test
+    void a_small_change_asked_with_one_second() {
+        System.out.printf(Locale.ROOT, "%n%-10s %-24s %9s %12s %14s %8s%n", "nucs", "one order", "in all",
+                "hold before",
+                "hold with it", "changes");
+        // with the fewest nucs many orders cannot hold
+        for (int nucs : new int[]{400, 120}) {
+            SeasonBrief brief = Seasons.withNucs(Seasons.random(40, 12, 400, 7), nucs);
+            SeasonPlan before = SeasonPlanner.plan(brief, 10, SolveWatch.untilInterrupted());
+            List<Demand> more = new ArrayList<>(brief.demands());
+            more.add(Seasons.order("one more", Product.MATED_QUEENS, 12, 66, 70));
+            List<Demand> fewer = brief.demands().subList(0, brief.demands().size() - 1);
+            List<Demand> bigger = new ArrayList<>(brief.demands());
+            Demand last = bigger.removeLast();
+            bigger.add(new Demand(last.id(), last.product(), last.count() + 3, last.from(), last.until(), last.line(),
+                    last.priority(), last.assurance()));
+            Map<String, List<Demand>> changes = new LinkedHashMap<>();
+            changes.put("more", more);
+            changes.put("less", fewer);
+            changes.put("of three queens more", bigger);
+            changes.forEach((name, demands) -> {
+                SeasonBrief changed = Seasons.after(before, brief).withDemands(demands);
+                long start = System.nanoTime();
+                SeasonPlan after = SeasonPlanner.plan(changed, 1, SolveWatch.untilInterrupted());
+                double seconds = (System.nanoTime() - start) / 1e9;
+                System.out.printf(Locale.ROOT, "%-10d %-24s %7.1f s %12d %14d %5d/%d%n", nucs, name, seconds,
+                        holding(before), holding(after), after.changes().stream()
+                                .filter(one -> one.kind() != SeasonPlan.Change.Kind.RESIZED).count(),
+                        after.batches().size());
+                assertThat(after.batches()).isNotEmpty();
+            });
+        }
+    }
+
+    private static long holding(SeasonPlan plan) {
+        return plan.promises().stream().filter(one -> one.state() == Promise.State.HOLDS).count();
     }
 
     @Test

@@ -173,13 +173,12 @@ class SeasonPlannerTest {
         List<Demand> demands = List.of(order("A", Product.MATED_QUEENS, 20, 40, 44),
                 order("B", Product.RIPE_CELLS, 15, 50, 53), order("C", Product.MATED_QUEENS, 20, 70, 74));
         SeasonPlan first = plan(Seasons.brief(demands, TWO, 100, Crew.EVERY_DAY));
-        List<BatchLock> before = first.batches().stream()
-                .map(one -> new BatchLock(one.builder(), one.day(), one.cups(), Optional.of(one.line()))).toList();
-        SeasonPlan same = plan(Seasons.brief(demands, TWO, 100, Crew.EVERY_DAY, List.of(), before, List.of()));
+        SeasonBrief known = Seasons.after(first, Seasons.brief(demands, TWO, 100, Crew.EVERY_DAY));
+        SeasonPlan same = plan(known);
         assertThat(same.changes()).isEmpty();
         List<Demand> more = new ArrayList<>(demands);
         more.add(order("D", Product.MATED_QUEENS, 5, 90, 94));
-        SeasonPlan again = plan(Seasons.brief(more, TWO, 100, Crew.EVERY_DAY, List.of(), before, List.of()));
+        SeasonPlan again = plan(known.withDemands(more));
         assertThat(again.changes()).extracting(SeasonPlan.Change::kind)
                 .containsOnly(SeasonPlan.Change.Kind.ADDED);
         assertThat(again.holds()).isTrue();
