@@ -79,21 +79,6 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
     }
 
     /**
-     * The season as far as the plan before goes, without a search: what orders have over for each other then is what is worth counting on.
-     *
-     * @return empty if there is no plan before, or if not all would hold
-     */
-    Optional<Begun> asBefore(SolveWatch watch) {
-        if (brief().underway().before().isEmpty()) {
-            return Optional.empty();
-        }
-        List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
-        return new GreedyStart(brief(), groups(), ways, classes).asBefore()
-                .map(before -> new Begun(this, fitted(ways, loaded(before, watch))))
-                .filter(begun -> begun.draft().allHold());
-    }
-
-    /**
      * The same season, counting on no better yards than there are on average: where many want the best yards at once, recipes that count on
      * them give too few.
      */

@@ -81,9 +81,8 @@ public final class SeasonPlanner {
     }
 
     private SeasonPlan plan() {
-        Drafts ofNow = Drafts.of(brief);
-        Drafts.Begun begun = ofNow.asBefore(watch)
-                .or(() -> ofNow.begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch))
+        Drafts.Begun begun = Drafts.of(brief)
+                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch)
                 .orElseThrow(SeasonPlanner::locksClash);
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
         if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
