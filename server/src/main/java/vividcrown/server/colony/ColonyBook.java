@@ -123,7 +123,16 @@ public class ColonyBook {
     }
 
     public Facts facts(Hive hive, LocalDate today) {
-        return facts(List.of(hive), today).getOrDefault(hive.id(), Facts.NOTHING);
+        return facts(hive, today, Optional.empty());
+    }
+
+    /** @param but an entry that is just being corrected */
+    public Facts facts(Hive hive, LocalDate today, Optional<UUID> but) {
+        LocalDate since = today.minusDays(TELLS_DAYS);
+        List<UUID> ids = List.of(hive.id());
+        return facts(hive.id(), records.standing(ids, since).getOrDefault(hive.id(), List.of()).stream()
+                .filter(entry -> but.filter(entry.id()::equals).isEmpty()).toList(),
+                sightings(ids, since).getOrDefault(hive.id(), List.of()));
     }
 
     /** What was seen of the queens that are, or were last, in these hives, since they came there. */

@@ -3,6 +3,7 @@ package vividcrown.server.journal;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import vividcrown.core.journal.Deed;
 import vividcrown.core.reason.Sentence;
@@ -14,13 +15,15 @@ public final class Admission {
     private final UUID entry;
     private final LocalDate day;
     private final LocalDate today;
+    private final Optional<UUID> corrects;
     private final List<Deed> before;
     private final List<Refusal.Finding> findings = new ArrayList<>();
 
-    Admission(UUID entry, LocalDate day, LocalDate today, List<Deed> before) {
+    Admission(UUID entry, LocalDate day, LocalDate today, Optional<UUID> corrects, List<Deed> before) {
         this.entry = entry;
         this.day = day;
         this.today = today;
+        this.corrects = corrects;
         this.before = List.copyOf(before);
     }
 
@@ -31,6 +34,11 @@ public final class Admission {
 
     public LocalDate today() {
         return today;
+    }
+
+    /** The entry in whose place it stands; it is not in the record any more once this one is. */
+    public Optional<UUID> corrects() {
+        return corrects;
     }
 
     /** How many new deeds of a kind come before it in the same request: their rows are not there yet. */

@@ -79,7 +79,8 @@ public class Desk {
         List<Deed> admitted = new ArrayList<>();
         for (Told one : told) {
             ZonedDateTime happened = one.happenedAt().withZoneSameInstant(today.zone());
-            Admission admission = new Admission(one.id(), happened.toLocalDate(), today.day(), admitted);
+            Admission admission = new Admission(one.id(), happened.toLocalDate(), today.day(), one.corrects(),
+                    admitted);
             boolean isNew = !known.contains(one.id());
             Deed deed = isNew ? admitted(one, admission, corrected, existing) : one.deed();
             if (isNew) {

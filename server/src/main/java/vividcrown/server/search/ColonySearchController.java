@@ -6,6 +6,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -67,10 +68,10 @@ class ColonySearchController {
     @Transactional(readOnly = true)
     public ColonySearch search(@PathVariable UUID id, @Valid @RequestBody SearchAsked asked) {
         Hive hive = hives.findById(id).orElseThrow(() -> Refusal.notHere(HiveDeed.HIVE, id));
-        HivesSearched.Known known = searched.of(hive, today.day())
+        HivesSearched.Known known = searched.of(hive, today.day(), Optional.empty())
                 .orElseThrow(() -> Refusal.invalid("", Sentence.of("refusal.search.noCombs", hive.code())));
         QueenSearchView view = QueenSearchView.of(known.hive(),
-                asked.circumstances(known.laying(), known.traits(), eyes.own()),
+                asked.circumstances(known.laying(), known.traits(), eyes.own(Optional.empty())),
                 asked.there(known.queenGivenDays(), known.virginDays(), known.mayMate(), known.caged()), asked,
                 clock.instant());
         List<SearchedBox> boxes = new ArrayList<>();

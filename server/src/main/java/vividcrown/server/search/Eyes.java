@@ -1,6 +1,7 @@
 package vividcrown.server.search;
 
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
@@ -21,8 +22,12 @@ class Eyes {
         this.jdbc = jdbc;
     }
 
-    /** Of searches that stand as they were told, with what each told of the eye when it was recorded. */
-    OwnRecord own() {
+    /**
+     * Of searches that stand as they were told, with what each told of the eye when it was recorded.
+     *
+     * @param but a search that is just being corrected
+     */
+    OwnRecord own(Optional<UUID> but) {
         return Optional.ofNullable(SecurityContextHolder.getContext().getAuthentication())
                 .map(Authentication::getPrincipal).filter(SignedIn.class::isInstance).map(SignedIn.class::cast)
                 .map(person -> jdbc.sql("""
@@ -30,7 +35,8 @@ class Eyes {
                         from (select payload->'known'->'tells' as told from journal_entry e
                             where operation_id = current_operation() and kind = 'QUEEN_SEARCHED' and recorded_by = ?
                                 and not exists (select from journal_entry c where c.corrects = e.id)
-                            order by sequence desc limit ?) newest""").params(person.id(), NEWEST_SEARCHES)
+                                and e.id::text <> ?
+                            order by sequence desc limit ?) newest""").params(person.id(), but.map(UUID::toString).orElse(""), NEWEST_SEARCHES)
                         .query((row, _) -> new OwnRecord(row.getDouble(1), row.getInt(2))).single())
                 .orElse(OwnRecord.NONE);
     }

@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
@@ -88,10 +89,13 @@ class HivesSearched {
         }
     }
 
-    /** @return empty if nothing in it holds combs */
-    Optional<Known> of(Hive hive, LocalDate day) {
+    /**
+     * @param but a search that is just being corrected
+     * @return empty if nothing in it holds combs
+     */
+    Optional<Known> of(Hive hive, LocalDate day, Optional<UUID> but) {
         Yard yard = yards.findById(hive.yardId()).orElseThrow();
-        ColonyBook.Facts facts = book.facts(hive, day);
+        ColonyBook.Facts facts = book.facts(hive, day, but);
         List<StackBox> stack = stacks.of(hive.id());
         List<StackBox> combs = stack.stream().filter(box -> box.kind().hasFrames() && !box.frames().isEmpty())
                 .toList();

@@ -32,9 +32,9 @@ class SearchDeeds {
     /** What was known of the hive is kept with it: only by that can it be said what a search in vain is worth. */
     private SearchDeed.Searched searched(SearchDeed.Searched asked, Admission admission) {
         Optional<SearchDeed.KnownOfHive> known = hives.findById(asked.hive())
-                .flatMap(hive -> searched.of(hive, admission.day()))
+                .flatMap(hive -> searched.of(hive, admission.day(), admission.corrects()))
                 .map(one -> new SearchDeed.KnownOfHive(one.hive().boxes(), one.hive().readDays(), one.laying(),
-                        one.hive().chance(), Optional.of(eyes.own()), Optional.empty()));
+                        one.hive().chance(), Optional.of(eyes.own(admission.corrects())), Optional.empty()));
         SearchDeed.Searched whole = asked.with(known);
         try {
             return whole.told();

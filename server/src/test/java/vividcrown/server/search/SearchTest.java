@@ -9,6 +9,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -253,6 +254,24 @@ class SearchTest {
         assertThat(theirs.path("reasons").toString()).doesNotContain("By your own searches");
         told.forEach(entry -> owner.record(Client.withdrawal(entry, LocalDate.parse("2026-06-09"))));
         assertThat(searched("H 8", once).path("search").path("missed").asDouble()).isEqualTo(before);
+    }
+
+    /** What was told wrongly first is no search more. */
+    @Test
+    void a_search_that_is_corrected_to_the_same_counts_once() {
+        JsonNode box = searched("H 8", Map.of()).path("boxes").get(0);
+        Supplier<Map<String, Object>> again = () -> Client.entry(LocalDate.parse("2026-06-09"),
+                Client.deed("QUEEN_SEARCHED", "hive", id("H 8"), "why", "SHOW", "traits", List.of(), "muchSmoke", false,
+                        "poorLight", false, "beginner", false, "looks", passes(box, 1)));
+        Map<String, Object> first = again.get();
+        double unsearched = laying("H 8");
+        assertThat(owner.record(first).status()).isEqualTo(200);
+        double searched = laying("H 8");
+        Map<String, Object> corrected = again.get();
+        corrected.put("corrects", first.get("id"));
+        assertThat(owner.record(corrected).status()).isEqualTo(200);
+        assertThat(searched).isLessThan(unsearched);
+        assertThat(laying("H 8")).isEqualTo(searched);
     }
 
     /** Queens that were found are written down, searches in vain are not: not seeing her must not weigh much more for that. */
