@@ -36,7 +36,8 @@ class Eyes {
                             where operation_id = current_operation() and kind = 'QUEEN_SEARCHED' and recorded_by = ?
                                 and not exists (select from journal_entry c where c.corrects = e.id)
                                 and e.id::text <> ?
-                            order by sequence desc limit ?) newest""").params(person.id(), but.map(UUID::toString).orElse(""), NEWEST_SEARCHES)
+                            order by sequence desc limit ?) newest""")
+                        .params(person.id(), but.map(UUID::toString).orElse(""), NEWEST_SEARCHES)
                         .query((row, _) -> new OwnRecord(row.getDouble(1), row.getInt(2))).single())
                 .orElse(OwnRecord.NONE);
     }

@@ -69,7 +69,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         Optional<Begun> together = first(effort, watch);
         return together.flatMap(begun -> {
             List<PromiseGroup> more = apart(begun.draft());
-            if (more.size() == groups().size() || watch.isStopped() || deadline.isOver()) {
+            if (more.size() == groups().size() || watch.isStopped() || deadline.isMostlyOver()) {
                 return together;
             }
             Drafts apart = of(book.with(brief(), more));
@@ -88,25 +88,41 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {
         List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
-        return chosen(ways, greedy(ways, effort, watch), effort, watch)
+        SeasonModel.Solution greedy = greedy(ways, effort, watch);
+        // with hardly any time it is the second draft that is worth a search: it knows what orders have over for each other
+        return (effort.isLeast()
+                ? Optional.of(start(ways, greedy, effort, watch).plan())
+                : chosen(ways, greedy, effort, watch))
                 .map(solution -> new Begun(this, fitted(ways, solution)));
     }
 
     /**
-     * Chooses among recipes. The season is first gone through day by day without its narrower limits: what that finds is a plan to begin the search with
-     * if it is cheaper than the one known, and no plan costs less than it says.
-     *
-     * @return empty if the locks cannot be kept
+     * @param bound no plan costs less
+     * @param plan where the search begins
      */
-    private Optional<SeasonModel.Solution> chosen(List<List<Recipe>> ways, SeasonModel.Solution known, Effort effort,
-            SolveWatch watch) {
+    private record Start(double bound, SeasonModel.Solution plan) {
+    }
+
+    /**
+     * The season is first gone through day by day without its narrower limits: what that finds is a plan to begin the search with if it is
+     * cheaper than the one known, as is the plan before.
+     */
+    private Start start(List<List<Recipe>> ways, SeasonModel.Solution known, Effort effort, SolveWatch watch) {
         DaysInTurn.Found inTurn = DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort);
-        SeasonModel.Solution begun = Stream
+        SeasonModel.Solution plan = Stream
                 .of(Optional.of(known), new GreedyStart(brief(), groups(), ways, classes).asBefore(),
-                        inTurn.choices().map(choices -> loaded(near(ways, choices), watch)))
+                        inTurn.choices().map(choices -> near(ways, choices))
+                                .map(near -> effort.isLeast() ? near : loaded(near, watch)))
                 .flatMap(Optional::stream)
                 .min(Comparator.comparingDouble(SeasonModel.Solution::cost)).orElseThrow();
-        return model(ways, begun).solve(inTurn.bound(), effort, watch);
+        return new Start(inTurn.bound(), plan);
+    }
+
+    /** Chooses among recipes. @return empty if the locks cannot be kept */
+    private Optional<SeasonModel.Solution> chosen(List<List<Recipe>> ways, SeasonModel.Solution known, Effort effort,
+            SolveWatch watch) {
+        Start start = start(ways, known, effort, watch);
+        return model(ways, start.plan()).solve(start.bound(), effort, watch);
     }
 
     /** The same choices in the builders that suit them best: which is loaded today is missing tomorrow. */

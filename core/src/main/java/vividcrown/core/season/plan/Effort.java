@@ -11,20 +11,20 @@ record Effort(double steps, double seconds) {
 
     /** The solver's steps for each second that is allowed: few enough that the clock seldom cuts them off. */
     private static final double STEPS_A_SECOND = 0.25;
-    static final double LEAST_STEPS = 0.1;
+    static final double LEAST_STEPS = 0.04;
 
     private static final double SERVINGS_A_STEP = 25;
     private static final int FEWEST_SERVINGS = 2;
     private static final int MOST_SERVINGS = 8;
     private static final double ROUNDS_A_STEP = 800;
-    private static final int FEWEST_ROUNDS = 200;
+    private static final int FEWEST_ROUNDS = 100;
     private static final int MOST_ROUNDS = 600;
     private static final double WAYS_A_STEP = 4_000;
-    private static final int FEWEST_WAYS = 300;
+    private static final int FEWEST_WAYS = 100;
     private static final int MOST_WAYS = 6_000;
 
     /** Enough where little is left to choose. */
-    static final Effort SHORTEST = new Effort(LEAST_STEPS, 1);
+    static final Effort SHORTEST = new Effort(0.1, 1);
 
     /** Of the time that is left, nothing takes more: what comes after wants some too. */
     private static final double MOST_OF_WHAT_IS_LEFT = 0.6;
@@ -33,6 +33,11 @@ record Effort(double steps, double seconds) {
     static Effort of(double mostSeconds, double share, Deadline deadline) {
         return new Effort(Math.max(LEAST_STEPS, mostSeconds * share * STEPS_A_SECOND),
                 Math.max(Deadline.SHORTEST_SEARCH_SECONDS, deadline.secondsLeft() * MOST_OF_WHAT_IS_LEFT));
+    }
+
+    /** So little that nothing but what must be is worth it. */
+    boolean isLeast() {
+        return steps <= LEAST_STEPS;
     }
 
     /** Rounds in which the orders are served, for a plan to begin with. */

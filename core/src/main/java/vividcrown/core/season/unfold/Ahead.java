@@ -54,7 +54,19 @@ public final class Ahead {
     private final Map<Pool, Draws.Drawn> ofToday = new HashMap<>();
     /** That builders take. */
     private int mostCups = MOST_CUPS;
-    private final Map<LocalDate, Map<Integer, NextGraft>> lastHelps = new HashMap<>();
+    private final Map<Map<SupplyKind, LocalDate>, Then> thens = new HashMap<>();
+
+    /**
+     * What is known of the days after today's graft.
+     *
+     * @param lastHelp the next graft, by the orders for queens that it is the last to help
+     * @param isLast by order: whether it is one of these
+     * @param againForQueens by order: whether queens that it lacks are grafted for again
+     * @param costs by order and how many it lacks
+     */
+    private record Then(Map<Integer, NextGraft> lastHelp, boolean[] isLast, boolean[] againForQueens,
+            double[][] costs) {
+    }
 
     /**
      * A batch in every draw.
@@ -310,15 +322,10 @@ public final class Ahead {
         int[][] had = new int[draws.many()][orders.size()];
         int[] total = new int[draws.many()];
         int[] took = new int[draws.many()];
-        double[] share = new double[orders.size()];
-        for (int at = 0; at < orders.size(); at++) {
-            share[at] = orders.get(at).kind() == kind && orders.get(at).takes(line)
-                    ? timing.ready(orders.get(at), drawn.graft())
-                    : -1;
-        }
-        double[] lays = new double[cups];
+        int[] reached = IntStream.range(0, orders.size())
+                .filter(at -> orders.get(at).kind() == kind && orders.get(at).takes(line)).toArray();
+        double[] share = IntStream.of(reached).mapToDouble(at -> timing.ready(orders.get(at), drawn.graft())).toArray();
         for (int draw = 0; draw < draws.many(); draw++) {
-            int there = 0;
             int ripe = 0;
             for (int cup = 0; cup < cups; cup++) {
                 took[draw] += drawn.took()[draw][cup] ? 1 : 0;
@@ -326,21 +333,13 @@ public final class Ahead {
                     continue;
                 }
                 ripe++;
-                if (kind == SupplyKind.CELLS || drawn.virgin()[draw][cup]) {
-                    double when = kind == SupplyKind.QUEENS ? drawn.laysAt()[draw][cup] : 0;
-                    if (when < Draws.NEVER) {
-                        lays[there++] = when;
+                double when = kind == SupplyKind.QUEENS ? drawn.laysAt()[draw][cup] : 0;
+                if ((kind == SupplyKind.CELLS || drawn.virgin()[draw][cup]) && when < Draws.NEVER) {
+                    total[draw]++;
+                    for (int at = 0; at < reached.length; at++) {
+                        had[draw][reached[at]] += when <= share[at] ? 1 : 0;
                     }
                 }
-            }
-            Arrays.sort(lays, 0, there);
-            total[draw] = there;
-            for (int at = 0; at < orders.size(); at++) {
-                int upTo = 0;
-                while (upTo < there && lays[upTo] <= share[at]) {
-                    upTo++;
-                }
-                had[draw][at] = upTo;
             }
         }
         return new Holding(line, kind, place, took, had, total, timing.keepsUntil(kind, drawn.graft()));
@@ -352,8 +351,7 @@ public final class Ahead {
         more.ifPresent(all::add);
         all.sort(Comparator.comparing(Holding::keeps));
         double cost = 0;
-        boolean[] helped = helpedStill(next);
-        Map<Integer, NextGraft> lastHelp = lastHelp(next);
+        Then then = thens.computeIfAbsent(next, this::then);
         int[][] left = new int[orders.size()][draws.many()];
         for (int draw = 0; draw < draws.many(); draw++) {
             int[] used = new int[all.size()];
@@ -361,11 +359,11 @@ public final class Ahead {
             boolean againForQueens = false;
             for (int at = 0; at < missing.length; at++) {
                 left[at][draw] = missing[at];
-                if (lastHelp.containsKey(at)) {
+                if (then.isLast()[at]) {
                     continue;
                 }
-                cost += costOf(orders.get(at), missing[at], helped[at]);
-                againForQueens |= missing[at] > 0 && helped[at] && orders.get(at).kind() == SupplyKind.QUEENS;
+                cost += then.costs()[at][missing[at]];
+                againForQueens |= missing[at] > 0 && then.againForQueens()[at];
             }
             // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
             cost += againForQueens ? WorkTime.LOAD : 0;
@@ -375,11 +373,11 @@ public final class Ahead {
                 }
             }
         }
-        if (lastHelp.isEmpty()) {
+        if (then.lastHelp().isEmpty()) {
             return cost / draws.many();
         }
         for (int[] alike : alike(all)) {
-            cost += alike.length * ofNext(lastHelp, left, alike);
+            cost += alike.length * ofNext(then, left, alike);
         }
         return cost / draws.many();
     }
@@ -406,55 +404,51 @@ public final class Ahead {
     }
 
     /** What the next graft and all that stays missing of the orders that it is the last to help cost, on average of these draws. */
-    private double ofNext(Map<Integer, NextGraft> lastHelp, int[][] left, int[] alike) {
+    private double ofNext(Then then, int[][] left, int[] alike) {
         double without = 0;
         double with = WorkTime.LOAD;
-        for (Map.Entry<Integer, NextGraft> one : lastHelp.entrySet()) {
+        for (Map.Entry<Integer, NextGraft> one : then.lastHelp().entrySet()) {
             int[] missing = left[one.getKey()];
-            double[] costs = shortCosts(orders.get(one.getKey()));
+            double[] costs = then.costs()[one.getKey()];
             without += IntStream.of(alike).mapToDouble(draw -> costs[missing[draw]]).average().orElse(0);
             with += one.getValue().least(alike, missing, costs);
         }
         return Math.min(without, with);
     }
 
-    /** Of an order that nothing more helps, by how many are missing. */
-    private double[] shortCosts(Wanted order) {
-        double[] costs = new double[order.demand().count() + 1];
-        Arrays.setAll(costs, missing -> costOf(order, missing, false));
-        return costs;
-    }
-
-    /** The next graft, for each order for queens that it is the last to help. */
-    private Map<Integer, NextGraft> lastHelp(Map<SupplyKind, LocalDate> next) {
-        LocalDate queens = next.get(SupplyKind.QUEENS);
-        return queens == null ? Map.of() : lastHelps.computeIfAbsent(queens, day -> {
-            LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
-            Map<Integer, NextGraft> last = new HashMap<>();
-            for (int at = 0; at < orders.size(); at++) {
-                Wanted order = orders.get(at);
-                if (order.kind() == SupplyKind.QUEENS && !order.late() && timing.helpsStill(order, day)
-                        && !timing.helpsStill(order, afterIt)) {
-                    int most = Math.min(mostCups,
-                            LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
-                    last.put(at, new NextGraft(
-                            draws.of(day, most, List.of(), supply.usual(order.demand().line())),
-                            timing.ready(order, day), timing.placing(worth)));
-                }
-            }
-            return last;
-        });
-    }
-
-    /** By order: whether the next graft day still helps it. */
-    private boolean[] helpedStill(Map<SupplyKind, LocalDate> next) {
-        boolean[] helped = new boolean[orders.size()];
-        for (int at = 0; at < helped.length; at++) {
+    private Then then(Map<SupplyKind, LocalDate> next) {
+        Map<Integer, NextGraft> lastHelp = Optional.ofNullable(next.get(SupplyKind.QUEENS)).map(this::lastHelp)
+                .orElse(Map.of());
+        boolean[] isLast = new boolean[orders.size()];
+        boolean[] againForQueens = new boolean[orders.size()];
+        double[][] costs = new double[orders.size()][];
+        for (int at = 0; at < isLast.length; at++) {
             Wanted order = orders.get(at);
-            helped[at] = !order.late()
+            isLast[at] = lastHelp.containsKey(at);
+            boolean helpedStill = !order.late()
                     && timing.helpsStill(order, next.getOrDefault(order.kind(), brief.today()));
+            againForQueens[at] = helpedStill && order.kind() == SupplyKind.QUEENS;
+            // what the next graft leaves to be wanted nothing helps any more
+            boolean helped = helpedStill && !isLast[at];
+            costs[at] = IntStream.rangeClosed(0, order.demand().count())
+                    .mapToDouble(missing -> costOf(order, missing, helped)).toArray();
         }
-        return helped;
+        return new Then(lastHelp, isLast, againForQueens, costs);
+    }
+
+    private Map<Integer, NextGraft> lastHelp(LocalDate day) {
+        LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
+        Map<Integer, NextGraft> last = new HashMap<>();
+        for (int at = 0; at < orders.size(); at++) {
+            Wanted order = orders.get(at);
+            if (order.kind() == SupplyKind.QUEENS && !order.late() && timing.helpsStill(order, day)
+                    && !timing.helpsStill(order, afterIt)) {
+                int most = Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
+                last.put(at, new NextGraft(draws.of(day, most, List.of(), supply.usual(order.demand().line())),
+                        timing.ready(order, day), timing.placing(worth)));
+            }
+        }
+        return last;
     }
 
     private double costOf(Wanted order, int missing, boolean helpedStill) {
