@@ -1,5 +1,6 @@
 package vividcrown.core.season.plan;
 
+import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -88,12 +89,31 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {
         List<List<Recipe>> ways = book.of(running::of, RecipeFinder.LATE_BY, List.of());
-        SeasonModel.Solution greedy = greedy(ways, effort, watch);
         // with hardly any time it is the second draft that is worth a search: it knows what orders have over for each other
-        return (effort.isLeast()
-                ? Optional.of(start(ways, greedy, effort, watch).plan())
-                : chosen(ways, greedy, effort, watch))
-                .map(solution -> new Begun(this, fitted(ways, solution)));
+        Optional<SeasonModel.Solution> before = effort.isLeast() ? asBefore(ways, effort) : Optional.empty();
+        return before.or(() -> {
+            SeasonModel.Solution greedy = greedy(ways, effort, watch);
+            return effort.isLeast()
+                    ? Optional.of(start(ways, greedy, effort, watch).plan())
+                    : chosen(ways, greedy, effort, watch);
+        }).map(solution -> new Begun(this, fitted(ways, solution)));
+    }
+
+    /** As far as it goes, only on days on which the plan before grafts too; empty if there is none. */
+    Optional<SeasonModel.Solution> asBefore(List<List<Recipe>> ways, Effort effort) {
+        Set<LocalDate> planned = LoadsBefore.of(brief(), classes).byDay().keySet();
+        if (planned.isEmpty()) {
+            return Optional.empty();
+        }
+        List<List<Recipe>> then = ways.stream().map(its -> {
+            List<Recipe> kept = its.stream().filter(
+                    recipe -> recipe.grafts().stream().map(Recipe.Graft::day).allMatch(planned::contains)).toList();
+            return kept.isEmpty() ? its : kept;
+        }).toList();
+        SeasonModel.Solution simple = new GreedyStart(brief(), groups(), then, classes).near(
+                then.stream().map(_ -> Optional.<Recipe>empty()).toList());
+        return Optional.of(DaysInTurn.of(brief(), groups(), then, classes, simple.cost(), effort).choices()
+                .map(choices -> near(ways, choices)).filter(near -> near.cost() < simple.cost()).orElse(simple));
     }
 
     /**
@@ -110,7 +130,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
     private Start start(List<List<Recipe>> ways, SeasonModel.Solution known, Effort effort, SolveWatch watch) {
         DaysInTurn.Found inTurn = DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort);
         SeasonModel.Solution plan = Stream
-                .of(Optional.of(known), new GreedyStart(brief(), groups(), ways, classes).asBefore(),
+                .of(Optional.of(known), asBefore(ways, effort),
                         inTurn.choices().map(choices -> near(ways, choices))
                                 .map(near -> effort.isLeast() ? near : loaded(near, watch)))
                 .flatMap(Optional::stream)

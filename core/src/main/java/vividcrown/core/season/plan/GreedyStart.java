@@ -131,16 +131,6 @@ final class GreedyStart {
         return served(IntStream.range(0, groups.size()).boxed().toList(), thoughtOf);
     }
 
-    /** As far as it goes, only on days on which the plan before grafts too; empty if there is none. */
-    Optional<SeasonModel.Solution> asBefore() {
-        Set<LocalDate> planned = before.byDay().keySet();
-        return planned.isEmpty()
-                ? Optional.empty()
-                : Optional.of(near(IntStream.range(0, groups.size()).mapToObj(index -> recipes.get(index).stream()
-                        .filter(recipe -> recipe.grafts().stream().map(Recipe.Graft::day).allMatch(planned::contains))
-                        .min(Comparator.comparingInt(recipe -> costs.of(recipe, groups.get(index))))).toList()));
-    }
-
     private List<Optional<Recipe>> nobodys() {
         return groups.stream().map(_ -> Optional.<Recipe>empty()).toList();
     }

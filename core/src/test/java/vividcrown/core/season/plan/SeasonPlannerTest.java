@@ -15,6 +15,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -31,6 +33,8 @@ import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.recipe.Recipe;
+import vividcrown.core.season.recipe.RecipeFinder;
 
 class SeasonPlannerTest {
 
@@ -182,6 +186,24 @@ class SeasonPlannerTest {
         assertThat(again.changes()).extracting(SeasonPlan.Change::kind)
                 .containsOnly(SeasonPlan.Change.Kind.ADDED);
         assertThat(again.holds()).isTrue();
+    }
+
+    /** Common practice: whoever is told of a plan twice wants to hear what changed, and little did. */
+    @Test
+    void a_plan_of_before_is_gone_through_on_its_own_days_first() {
+        SeasonBrief brief = Seasons.random(12, 4, 160, 3);
+        SeasonBrief known = Seasons.after(plan(brief), brief);
+        Set<LocalDate> planned = known.underway().before().stream().map(BatchLock::day).collect(Collectors.toSet());
+        Drafts drafts = Drafts.of(known);
+        List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
+        SeasonModel.Solution before = drafts.asBefore(ways, Effort.SHORTEST).orElseThrow();
+        Set<LocalDate> days = before.loads().entrySet().stream()
+                .filter(day -> IntStream.of(day.getValue()).sum() > 0).map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+        long kept = days.stream().filter(planned::contains).count();
+        assertThat(kept).isGreaterThanOrEqualTo(planned.size() * 3L / 4).isGreaterThanOrEqualTo(days.size() * 3L / 4);
+        assertThat(before.choices()).doesNotContain(Optional.empty());
+        assertThat(Drafts.of(brief).asBefore(ways, Effort.SHORTEST)).isEmpty();
     }
 
     @Test
