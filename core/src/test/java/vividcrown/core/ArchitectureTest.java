@@ -4,6 +4,7 @@ import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
 import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
 import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
+import com.google.ortools.sat.SatParameters;
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
@@ -29,6 +30,12 @@ class ArchitectureTest {
                 .callMethod(java.time.Instant.class, "now").orShould().callMethod(java.time.LocalDateTime.class, "now")
                 .orShould().callMethod(System.class, "currentTimeMillis")
                 .because("the day is an argument, so that every day can be asked about").check(CORE);
+    }
+
+    @Test
+    void no_search_takes_turns_with_itself() {
+        noClasses().should().callMethod(SatParameters.Builder.class, "setInterleaveSearch", boolean.class)
+                .because("when its time runs out on a busy machine the solver ends the whole process").check(CORE);
     }
 
     @Test

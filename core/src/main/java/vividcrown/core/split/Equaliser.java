@@ -53,8 +53,6 @@ public final class Equaliser {
     /** A yard is hardly ever more than a moment; none goes without. */
     private static final double LEAST_SECONDS = 0.3;
     private static final int HUNDREDTHS = 100;
-    /** Taking turns: the same question has the same answer every time, on every machine. */
-    private static final int WORKERS = 4;
     private static final double A_SHAKE = SplitModel.SHAKE_FRAMES;
     private static final double NEARLY = 0.3;
     private static final double SURE = 0.9;
@@ -248,7 +246,7 @@ public final class Equaliser {
             model.maximize(worth);
             CpSolver solver = new CpSolver();
             solver.getParameters().setMaxTimeInSeconds(mostSeconds)
-                    .setNumWorkers(WORKERS).setInterleaveSearch(true).setRandomSeed(1);
+                    .setNumWorkers(SplitModel.WORKERS).setRandomSeed(1);
             CpSolverStatus status = solver.solve(model);
             seconds = solver.wallTime();
             if (status != CpSolverStatus.OPTIMAL && status != CpSolverStatus.FEASIBLE) {
