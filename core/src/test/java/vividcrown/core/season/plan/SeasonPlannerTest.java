@@ -32,6 +32,7 @@ import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Seasons;
+import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
@@ -204,6 +205,26 @@ class SeasonPlannerTest {
         assertThat(kept).isGreaterThanOrEqualTo(planned.size() * 3L / 4).isGreaterThanOrEqualTo(days.size() * 3L / 4);
         assertThat(before.choices()).doesNotContain(Optional.empty());
         assertThat(Drafts.of(brief).asBefore(ways, Effort.SHORTEST)).isEmpty();
+    }
+
+    @Test
+    void a_plan_asked_in_a_hurry_breaks_no_limit_and_keeps_its_locks() {
+        SeasonBrief brief = Seasons.random(12, 4, 160, 3);
+        SeasonPlan first = SeasonPlanner.plan(brief, 0.5, SolveWatch.untilInterrupted());
+        assertThat(first.batches()).isNotEmpty();
+        assertThat(LimitsBroken.by(first, brief)).isEmpty();
+        SeasonBrief known = Seasons.after(first, brief);
+        BatchLock lock = known.underway().before().getFirst();
+        SeasonBrief fixed = new SeasonBrief(known.today(), known.until(), known.demands(), known.means(),
+                known.drones(), new Underway(List.of(), known.underway().before(), List.of(lock)), known.expected());
+        SeasonPlan again = SeasonPlanner.plan(fixed, 0.5, SolveWatch.untilInterrupted());
+        assertThat(LimitsBroken.by(again, fixed)).isEmpty();
+        assertThat(again.batches()).anySatisfy(batch -> {
+            assertThat(batch.locked()).isTrue();
+            assertThat(batch.builder()).isEqualTo(lock.builder());
+            assertThat(batch.day()).isEqualTo(lock.day());
+            assertThat(batch.cups()).isEqualTo(lock.cups());
+        });
     }
 
     @Test
