@@ -111,8 +111,10 @@ final class Prior {
         BoxThere there = hive.box(box);
         double[] middle = middle(there);
         Map<Place.OnComb, Shows> read = read(box);
-        double known = direction(under.laying()) * read.size()
-                / Math.max(1, FrameSide.values().length * there.combs().size());
+        // without brood there is no trail: she is in the middle of her bees
+        double known = hasBrood(box)
+                ? direction(under.laying()) * read.size() / (FrameSide.values().length * there.combs().size())
+                : 0;
         double all = 0;
         double sum = 0;
         for (int nth = 0; nth < there.combs().size(); nth++) {

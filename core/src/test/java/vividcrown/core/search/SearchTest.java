@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.hive.FrameSide;
 import vividcrown.core.reading.Sign;
@@ -260,6 +261,17 @@ class SearchTest {
             case Step.Lift lift -> lift.slot();
             case Step.LookAt look -> look.place();
         };
+    }
+
+    /** Common practice: without brood she is in the middle of her bees, in whatever month. */
+    @Test
+    void where_only_food_was_read_the_middle_is_likeliest() {
+        List<CombThere> combs = IntStream.rangeClosed(1, 7).mapToObj(slot -> new CombThere(slot,
+                List.of(Sign.SEALED_HONEY), List.of(Sign.SEALED_HONEY), Optional.empty(), false)).toList();
+        Search search = Search.after(
+                new HiveSearched(List.of(new BoxThere(false, 10, false, combs)), 0, Optional.empty(), 0.95),
+                Searches.USUAL, List.of());
+        assertThat(search.on(1, 4)).isGreaterThan(2 * search.on(1, 7)).isGreaterThan(2 * search.on(1, 1));
     }
 
     @Test
