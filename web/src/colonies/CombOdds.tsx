@@ -74,7 +74,8 @@ export function CombOdds({
                             cx={6 + nth * 4.4}
                             cy={7}
                             r={1.8}
-                            className="fill-ink"
+                            strokeWidth={1.2}
+                            className="fill-ink stroke-paper"
                           />
                         ))}
                       </svg>
