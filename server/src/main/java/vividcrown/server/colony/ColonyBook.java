@@ -112,12 +112,17 @@ public class ColonyBook {
 
     /** Of many colonies at once; each of them is in it. */
     public Map<UUID, Facts> facts(Collection<Hive> hives, LocalDate today) {
+        return facts(hives, today, Optional.empty());
+    }
+
+    private Map<UUID, Facts> facts(Collection<Hive> hives, LocalDate today, Optional<UUID> but) {
         LocalDate since = today.minusDays(TELLS_DAYS);
         List<UUID> ids = hives.stream().map(Hive::id).toList();
         Map<UUID, List<Entry>> ofHive = records.standing(ids, since);
         Map<UUID, List<Entry>> ofQueens = sightings(ids, since);
         Map<UUID, Facts> facts = new HashMap<>();
-        ids.forEach(id -> facts.put(id, facts(id, ofHive.getOrDefault(id, List.of()),
+        ids.forEach(id -> facts.put(id, facts(id, ofHive.getOrDefault(id, List.of()).stream()
+                .filter(entry -> but.filter(entry.id()::equals).isEmpty()).toList(),
                 ofQueens.getOrDefault(id, List.of()))));
         return facts;
     }
@@ -128,11 +133,7 @@ public class ColonyBook {
 
     /** @param but an entry that is just being corrected */
     public Facts facts(Hive hive, LocalDate today, Optional<UUID> but) {
-        LocalDate since = today.minusDays(TELLS_DAYS);
-        List<UUID> ids = List.of(hive.id());
-        return facts(hive.id(), records.standing(ids, since).getOrDefault(hive.id(), List.of()).stream()
-                .filter(entry -> but.filter(entry.id()::equals).isEmpty()).toList(),
-                sightings(ids, since).getOrDefault(hive.id(), List.of()));
+        return facts(List.of(hive), today, but).getOrDefault(hive.id(), Facts.NOTHING);
     }
 
     /** What was seen of the queens that are, or were last, in these hives, since they came there. */
