@@ -30,9 +30,12 @@ final class Prior {
     /** Sealed brood and old larvae without an egg in the whole box: she is in another. */
     private static final double NO_EGGS_IN_THE_BOX = 0.35;
     private static final int SIDES_READ = 4;
-    /** How often signs mislead, for no real queen lays as evenly as those that were lived through, and who reads combs errs at times. */
-    private static final double MISLED = 0.1;
-    private static final double MISLED_SPREAD = 0.5;
+    /**
+     * How often signs mislead, of the surest of them: no real queen lays as evenly as those that were lived through, who reads combs errs at times, and where
+     * many signs agree they overshoot.
+     */
+    private static final double MISLED = 0.3;
+    private static final double MISLED_SPREAD = 0.3;
     private static final double RESTLESS_SPREAD = 0.6;
     private static final double VIRGIN_SPREAD = 0.3;
     private static final double DIRECTION_IN_WINTER = 0.2;
@@ -79,7 +82,8 @@ final class Prior {
         }
         double[] combs = spread(signs, under.isRestless() ? RESTLESS_SPREAD : 1);
         double[] misled = spread(signs, MISLED_SPREAD);
-        double share = MISLED * shareRead() * direction(under.laying());
+        double surest = Arrays.stream(combs).max().orElse(0);
+        double share = MISLED * surest * shareRead() * direction(under.laying());
         Arrays.setAll(combs, at -> (1 - share) * combs[at] + share * misled[at]);
         return combs;
     }

@@ -237,7 +237,7 @@ class SearchAgainstTest {
     }
 
     @ParameterizedTest
-    @ValueSource(ints = {1, 3, 7, 14, 21, NEVER_READ})
+    @ValueSource(ints = {1, 2, 3, 5, 7, 14, 17, 21, 28, 35, 42, 50, NEVER_READ})
     void what_it_says_of_each_comb_is_how_often_she_is_on_it(int daysAgo) {
         double[] said = new double[10];
         int[] there = new int[10];
