@@ -167,10 +167,10 @@ class MakingController {
     }
 
     private MakingStepView view(MakingStep step, Making making, MakingDeeds record) {
-        Making.Gate gate = making.gate(step);
+        Making.Gate gate = making.gate(step, today.day());
         List<ChoiceView> choices = ways(step, making.sheet().takesTheQueen())
                 .map(how -> ChoiceView.of(how, deeds, how == How.LEFT ? List.of() : record.of(step, how))).toList();
-        Optional<Making.Done> done = Optional.ofNullable(making.done().get(step.key()));
+        Optional<Making.Done> done = making.standing(step, today.day());
         return new MakingStepView(step.key(), kind(step), at(step), unit(step), text(step, making).toString(),
                 step instanceof MakingStep.Frame frame ? frame.comes().at() : null,
                 step instanceof MakingStep.Shaken shaken && shaken.shake().aboveExcluder(), gate, null,

@@ -19,6 +19,7 @@ import vividcrown.core.split.making.SplitDeed.How;
 import vividcrown.core.split.moving.MoveSheet;
 import vividcrown.core.split.moving.MoveStep;
 import vividcrown.core.split.moving.Moving;
+import vividcrown.server.clock.Today;
 import vividcrown.server.hive.Hive;
 import vividcrown.server.hive.Hives;
 import vividcrown.server.hive.Stacks;
@@ -38,11 +39,13 @@ class MovingViews {
     private final Hives hives;
     private final Stacks stacks;
     private final Deeds deeds;
+    private final Today today;
 
-    MovingViews(Hives hives, Stacks stacks, Deeds deeds) {
+    MovingViews(Hives hives, Stacks stacks, Deeds deeds, Today today) {
         this.hives = hives;
         this.stacks = stacks;
         this.deeds = deeds;
+        this.today = today;
     }
 
     MakingView view(UUID id, Moving moving) {
@@ -56,10 +59,10 @@ class MovingViews {
     }
 
     private MakingStepView view(MoveStep step, Moving moving, MovingDeeds record) {
-        Gate gate = moving.gate(step);
+        Gate gate = moving.gate(step, today.day());
         List<ChoiceView> choices = ways(step).map(
                 how -> ChoiceView.of(how, deeds, how == How.LEFT ? List.of() : record.of(step, how))).toList();
-        Optional<Making.Done> done = Optional.ofNullable(moving.done().get(step.key()));
+        Optional<Making.Done> done = moving.standing(step, today.day());
         return new MakingStepView(step.key(), kind(step), step.at().code(), to(step), text(step).toString(),
                 step instanceof MoveStep.Frame frame ? frame.goes().at() : null,
                 step instanceof MoveStep.Shaken shaken && shaken.gift().aboveExcluder(), gate, needs(step, moving),

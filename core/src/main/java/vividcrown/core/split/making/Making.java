@@ -35,8 +35,32 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
         contradictions = List.copyOf(contradictions);
     }
 
-    /** What was said of a step. */
-    public record Done(How how, LocalDate day) {
+    /**
+     * What was said of a step.
+     *
+     * @param seenOn of a look for the queen, on which day she was last seen to stay, or taken in hand
+     */
+    public record Done(How how, LocalDate day, Optional<LocalDate> seenOn) {
+
+        /** @param before what was said of it until then; what is said on the same day takes its place */
+        public static Done said(How how, LocalDate day, Optional<Done> before) {
+            return new Done(how, day, how == How.SEEN_STAYS || how == How.IN_HAND
+                    ? Optional.of(day)
+                    : before.flatMap(Done::seenOn).filter(day::isAfter));
+        }
+
+        /**
+         * Whether combs can go on that day because of it. A frame that was set aside is back in its hive by the evening, and she walks free on it; caged
+         * she stays where she is. Common practice.
+         */
+        public boolean isSeenFor(LocalDate on) {
+            return how == How.IN_HAND || seenOn.filter(seen -> !seen.isBefore(on)).isPresent();
+        }
+
+        /** Whether it still tells where she is: she was seen, and not caged, on a day before. */
+        public boolean isOver(LocalDate today) {
+            return how == How.SEEN_STAYS && day.isBefore(today);
+        }
     }
 
     /** Whether a step may be done now. */
@@ -69,9 +93,10 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                 case SplitDeed.StepDone(_, String step, How how) -> {
                     boolean over = dropped;
                     // a step outlives its beginning where that was withdrawn
-                    sheet.flatMap(begun -> new Making(begun, done, over, List.of()).against(step, how))
+                    sheet.flatMap(begun -> new Making(begun, done, over, List.of()).against(step, how, entry.day()))
                             .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
-                    done.put(step, new Done(how, entry.day()));
+                    done.merge(step, Done.said(how, entry.day(), Optional.empty()),
+                            (before, _) -> Done.said(how, entry.day(), Optional.of(before)));
                 }
                 default -> {
                     // of another thing that the split is only named in
@@ -82,10 +107,10 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
         return sheet.map(one -> new Making(one, done, nobody, clashes));
     }
 
-    /** What speaks against this being done so, now. */
-    private Optional<Sentence> against(String step, How how) {
+    /** What speaks against this being done so, that day. */
+    private Optional<Sentence> against(String step, How how, LocalDate day) {
         return MakingStep.of(sheet).stream().filter(one -> one.key().equals(step)).findFirst().flatMap(one -> {
-            Gate gate = how == How.LEFT ? Gate.OPEN : gate(one);
+            Gate gate = how == How.LEFT ? Gate.OPEN : gate(one, day);
             return switch (gate) {
                 case FIND_HER_FIRST, TAKE_HER_FIRST, NO_QUEEN_FIRST, GUARD_FIRST -> shut(gate);
                 case NOT_FROM_THESE -> how == How.SEARCHED ? Optional.empty() : shut(gate);
@@ -101,28 +126,42 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
         return Optional.of(Sentence.of("split.gate." + gate.name()));
     }
 
-    /** Whether it may be done now, and what must be so before. */
-    public Gate gate(MakingStep step) {
+    /** Whether it may be done that day, and what must be so before. */
+    public Gate gate(MakingStep step, LocalDate day) {
         return switch (step) {
-            case MakingStep.Frame frame -> gate(frame.giver());
+            case MakingStep.Frame frame -> gate(frame.giver(), day);
             case MakingStep.Shaken shaken when shaken.shake().aboveExcluder() -> Gate.OPEN;
-            case MakingStep.Shaken shaken -> gate(shaken.giver()) == Gate.SEARCH_BOTH_SIDES
+            case MakingStep.Shaken shaken -> gate(shaken.giver(), day) == Gate.SEARCH_BOTH_SIDES
                     ? Gate.NOT_FROM_THESE
-                    : gate(shaken.giver());
+                    : gate(shaken.giver(), day);
             case MakingStep.SetUp _,MakingStep.Find _,MakingStep.Comb _,MakingStep.Close _,MakingStep.Load _,MakingStep.AtOnce _ ->
                 Gate.OPEN;
         };
     }
 
-    private Gate gate(Giver giver) {
-        Optional<How> found = how(new MakingStep.Find(giver));
+    private Gate gate(Giver giver, LocalDate day) {
+        Optional<Done> found = Optional.ofNullable(done.get(new MakingStep.Find(giver).key()));
         if (sheet.takesTheQueen()) {
-            return found.filter(How.IN_HAND::equals).isPresent() ? Gate.OPEN : Gate.TAKE_HER_FIRST;
+            return found.filter(one -> one.how() == How.IN_HAND).isPresent() ? Gate.OPEN : Gate.TAKE_HER_FIRST;
         }
-        if (found.isEmpty()) {
+        if (found.isEmpty() || found.get().isOver(day)) {
             return Gate.FIND_HER_FIRST;
         }
-        return isKnown(giver) ? Gate.OPEN : Gate.SEARCH_BOTH_SIDES;
+        return isKnown(giver, day) ? Gate.OPEN : Gate.SEARCH_BOTH_SIDES;
+    }
+
+    /** What stands of it: a look for the queen of another day is to be made again while combs of hers are to go. */
+    public Optional<Done> standing(MakingStep step, LocalDate today) {
+        return Optional.ofNullable(done.get(step.key())).filter(one -> !(step instanceof MakingStep.Find find
+                && one.isOver(today) && MakingStep.of(sheet).stream().anyMatch(
+                        other -> leaves(other, find.giver()) && how(other).isEmpty())));
+    }
+
+    /** Whether with it combs or bees of the brood nest leave a hive. */
+    private static boolean leaves(MakingStep step, Giver giver) {
+        return step instanceof MakingStep.Frame frame && frame.giver().equals(giver)
+                || step instanceof MakingStep.Shaken shaken && shaken.giver().equals(giver)
+                        && !shaken.shake().aboveExcluder();
     }
 
     public Optional<How> how(MakingStep step) {
@@ -151,12 +190,15 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
 
     private boolean isUnsafe(MakingStep step, Giver giver) {
         // done as if she were known counts too: the gate was passed over, or what was said of her was taken back
-        return !isKnown(giver) && how(step).filter(how -> how != How.SEARCHED && how != How.LEFT).isPresent();
+        return Optional.ofNullable(done.get(step.key()))
+                .filter(one -> one.how() != How.SEARCHED && one.how() != How.LEFT && !isKnown(giver, one.day()))
+                .isPresent();
     }
 
-    /** Whether its queen was seen on a frame that stays, is in hand, or her fresh eggs were found there since. */
-    public boolean isKnown(Giver giver) {
-        return how(new MakingStep.Find(giver)).filter(how -> how == How.SEEN_STAYS || how == How.IN_HAND).isPresent()
+    /** Whether for that day its queen was seen on a frame that stays, is in hand, or her fresh eggs were found there since. */
+    private boolean isKnown(Giver giver, LocalDate day) {
+        return Optional.ofNullable(done.get(new MakingStep.Find(giver).key())).filter(one -> one.isSeenFor(day))
+                .isPresent()
                 || Optional.ofNullable(done.get(keyOf(giver))).filter(one -> one.how() == How.SEEN_STAYS).isPresent();
     }
 
@@ -198,7 +240,8 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
     /** The look for her eggs in a hive that gave; empty if she went along, was seen to stay, or it was done. */
     public Optional<Due> ahead(Giver giver) {
         boolean known = sheet.takesTheQueen()
-                || how(new MakingStep.Find(giver)).filter(How.SEEN_STAYS::equals).isPresent();
+                || how(new MakingStep.Find(giver)).filter(How.SEEN_STAYS::equals).isPresent() && MakingStep.of(sheet)
+                        .stream().noneMatch(step -> leaves(step, giver) && isUnsafe(step, giver));
         Optional<LocalDate> closed = dayOf(new MakingStep.Close(giver).key());
         return known || done.containsKey(keyOf(giver))
                 ? Optional.empty()

@@ -80,9 +80,10 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
                 case SplitDeed.MovesBegun(_, MoveSheet begun) -> sheet = Optional.of(begun);
                 case SplitDeed.Dropped _ -> dropped = true;
                 case SplitDeed.StepDone(_, String step, How how) -> {
-                    sheet.flatMap(begun -> new Moving(begun, done, false, List.of()).against(step, how))
+                    sheet.flatMap(begun -> new Moving(begun, done, false, List.of()).against(step, how, entry.day()))
                             .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
-                    done.put(step, new Done(how, entry.day()));
+                    done.merge(step, Done.said(how, entry.day(), Optional.empty()),
+                            (before, _) -> Done.said(how, entry.day(), Optional.of(before)));
                 }
                 default -> {
                     // of another thing that the sheet is only named in
@@ -93,11 +94,11 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
         return sheet.map(one -> new Moving(one, done, nobody, clashes));
     }
 
-    private Optional<Sentence> against(String key, How how) {
+    private Optional<Sentence> against(String key, How how, LocalDate day) {
         if (how == How.LEFT) {
             return Optional.empty();
         }
-        return step(key).map(this::gate).filter(gate -> switch (gate) {
+        return step(key).map(one -> gate(one, day)).filter(gate -> switch (gate) {
             case OPEN -> false;
             case SEARCH_BOTH_SIDES -> how != How.SEARCHED && how != How.UNSEARCHED;
             case NOT_FROM_THESE -> how != How.SEARCHED;
@@ -113,13 +114,13 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
         return Optional.ofNullable(done.get(step.key())).map(Done::how);
     }
 
-    /** Whether it may be done now, and what must be so before. */
-    public Gate gate(MoveStep step) {
+    /** Whether it may be done that day, and what must be so before. */
+    public Gate gate(MoveStep step, LocalDate day) {
         return switch (step) {
-            case MoveStep.Frame frame -> ofGiver(frame.at(), Gate.SEARCH_BOTH_SIDES);
+            case MoveStep.Frame frame -> ofGiver(frame.at(), Gate.SEARCH_BOTH_SIDES, day);
             case MoveStep.Shaken shaken -> shaken.gift().aboveExcluder()
                     ? Gate.OPEN
-                    : ofGiver(shaken.at(), Gate.NOT_FROM_THESE);
+                    : ofGiver(shaken.at(), Gate.NOT_FROM_THESE, day);
             case MoveStep.Join join when join.how() == UnitePlan.How.PAPER
                     || join.how() == UnitePlan.How.NUC_INTO_HIVE ->
                 hasNoQueen(join.at()) ? Gate.OPEN : Gate.NO_QUEEN_FIRST;
@@ -129,13 +130,19 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
         };
     }
 
-    private Gate ofGiver(Stand giver, Gate unfound) {
-        Optional<How> found = how(new MoveStep.Find(giver));
-        return found.isEmpty() ? Gate.FIND_HER_FIRST : isSeen(found.get()) ? Gate.OPEN : unfound;
+    private Gate ofGiver(Stand giver, Gate unfound, LocalDate day) {
+        Optional<Done> found = Optional.ofNullable(done.get(new MoveStep.Find(giver).key()));
+        if (found.isEmpty() || found.get().isOver(day)) {
+            return Gate.FIND_HER_FIRST;
+        }
+        return found.get().isSeenFor(day) ? Gate.OPEN : unfound;
     }
 
-    private static boolean isSeen(How how) {
-        return how == How.SEEN_STAYS || how == How.IN_HAND;
+    /** What stands of it: a look for the queen of another day is to be made again while combs of hers are to go. */
+    public Optional<Done> standing(MoveStep step, LocalDate today) {
+        return Optional.ofNullable(done.get(step.key()))
+                .filter(one -> !(step instanceof MoveStep.Find && one.isOver(today) && MoveStep.of(sheet).stream()
+                        .anyMatch(other -> leaves(other, step.at()) && how(other).isEmpty())));
     }
 
     private boolean hasNoQueen(Stand gives) {
@@ -164,10 +171,16 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
     }
 
     private boolean isUnsafe(MoveStep step, Stand giver) {
-        boolean known = how(new MoveStep.Find(giver)).filter(Moving::isSeen).isPresent()
+        return Optional.ofNullable(done.get(step.key()))
+                .filter(one -> one.how() != How.SEARCHED && one.how() != How.LEFT && !isKnown(giver, one.day()))
+                .isPresent();
+    }
+
+    private boolean isKnown(Stand giver, LocalDate day) {
+        return Optional.ofNullable(done.get(new MoveStep.Find(giver).key())).filter(one -> one.isSeenFor(day))
+                .isPresent()
                 || Optional.ofNullable(done.get(key(After.STILL_THERE, giver)))
                         .filter(one -> one.how() == How.SEEN_STAYS).isPresent();
-        return !known && how(step).filter(how -> how != How.SEARCHED && how != How.LEFT).isPresent();
     }
 
     /** What is still to come, the soonest first; of what was not done nothing follows. */
@@ -215,10 +228,13 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
     }
 
     private boolean gaveUnseen(Stand giver) {
-        return MoveStep.of(sheet).stream()
-                .filter(step -> step instanceof MoveStep.Frame
-                        || step instanceof MoveStep.Shaken shaken && !shaken.gift().aboveExcluder())
-                .anyMatch(step -> step.at().equals(giver) && isUnsafe(step, giver));
+        return MoveStep.of(sheet).stream().anyMatch(step -> leaves(step, giver) && isUnsafe(step, giver));
+    }
+
+    /** Whether with it combs or bees of the brood nest leave a hive. */
+    private static boolean leaves(MoveStep step, Stand giver) {
+        return step.at().equals(giver) && (step instanceof MoveStep.Frame
+                || step instanceof MoveStep.Shaken shaken && !shaken.gift().aboveExcluder());
     }
 
     private Optional<LocalDate> lastGift(Stand to) {

@@ -73,7 +73,20 @@ class MakingTest {
     }
 
     private static Gate gate(Making making, String key) {
-        return making.gate(step(making, key));
+        return gate(making, key, JUN_8);
+    }
+
+    private static Gate gate(Making making, String key, LocalDate day) {
+        return making.gate(step(making, key), day);
+    }
+
+    /** Done the day after. */
+    private Making nextDay(Object... stepsAndHow) {
+        for (int at = 0; at < stepsAndHow.length; at += 2) {
+            record.add(new Entry(new UUID(9, record.size()), JUN_8.plusDays(1), record.size(),
+                    new SplitDeed.StepDone(SPLIT, (String) stepsAndHow[at], (How) stepsAndHow[at + 1])));
+        }
+        return Making.fold(record).orElseThrow();
     }
 
     private static MakingStep step(Making making, String key) {
@@ -174,6 +187,43 @@ class MakingTest {
                 How.UNSEARCHED, "close H 1", How.DONE, "still-there H 1", How.SEEN_STAYS);
         assertThat(making.mayHoldHer(N_1)).isFalse();
         assertThat(making.ahead(N_1)).extracting(Due::work).contains(Due.Work.GIVE_CELL);
+    }
+
+    /** The frame that was set aside is back in the hive, and she walks; in a cage she stays where she was put. */
+    @Test
+    void a_queen_seen_yesterday_is_looked_for_again_before_more_leaves_and_a_caged_one_is_not() {
+        Making seen = made(Gets.RIPE_CELL, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        LocalDate next = JUN_8.plusDays(1);
+        assertThat(gate(seen, "shake H 1 N 1", next)).isEqualTo(Gate.FIND_HER_FIRST);
+        assertThat(seen.standing(step(seen, FIND_H1), JUN_8)).isPresent();
+        assertThat(seen.standing(step(seen, FIND_H1), next)).isEmpty();
+        Making caged = made(Gets.RIPE_CELL, FIND_H1, How.IN_HAND);
+        assertThat(gate(caged, "frame H 1 4", next)).isEqualTo(Gate.OPEN);
+    }
+
+    @Test
+    void what_left_the_day_after_she_was_seen_may_have_taken_her_along_and_what_left_that_day_did_not() {
+        made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        Making later = nextDay("shake H 1 N 1", How.DONE, "close H 1", How.DONE);
+        assertThat(later.contradictions()).hasSize(1);
+        assertThat(later.mayHoldHer(N_1)).isTrue();
+        assertThat(later.ahead(H_1)).isPresent();
+        assertThat(later.ahead(N_1)).extracting(Due::work).doesNotContain(Due.Work.GIVE_CELL);
+        // nothing else leaves: what was seen stands, and was in the past
+        made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        Making left = nextDay("shake H 1 N 1", How.LEFT, "close H 1", How.DONE);
+        assertThat(left.mayHoldHer(N_1)).isFalse();
+        assertThat(left.ahead(H_1)).isEmpty();
+        assertThat(left.standing(step(left, FIND_H1), JUN_8.plusDays(1))).isPresent();
+    }
+
+    @Test
+    void a_look_in_vain_takes_back_what_was_seen_that_day_and_not_what_was_seen_the_day_before() {
+        made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        assertThat(nextDay(FIND_H1, How.NOT_FOUND, "shake H 1 N 1", How.LEFT).mayHoldHer(N_1)).isFalse();
+        made(Gets.RIPE_CELL, "set-up N 1", How.DONE, FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE, FIND_H1,
+                How.NOT_FOUND);
+        assertThat(Making.fold(record).orElseThrow().mayHoldHer(N_1)).isTrue();
     }
 
     @Test

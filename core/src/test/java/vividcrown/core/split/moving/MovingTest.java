@@ -68,7 +68,7 @@ class MovingTest {
     }
 
     private static Gate gate(Moving moving, String key) {
-        return moving.gate(moving.step(key).orElseThrow());
+        return moving.gate(moving.step(key).orElseThrow(), JUN_8);
     }
 
     @Test
@@ -98,6 +98,22 @@ class MovingTest {
         Moving found = moved(sheet(Act.BOOST, FRAME), "find H 1", How.NOT_FOUND, "frame H 1 4", How.UNSEARCHED,
                 "still-there H 1", How.SEEN_STAYS);
         assertThat(found.mayHoldTwo(WEAK)).isFalse();
+    }
+
+    /** The frame that was set aside is back in the hive, and she walks. */
+    @Test
+    void a_queen_seen_yesterday_is_looked_for_again_before_more_leaves() {
+        LocalDate next = JUN_8.plusDays(1);
+        Moving seen = moved(sheet(Act.EQUALISE, FRAME, SHAKE), "find H 1", How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        MoveStep shake = seen.step("shake H 1 N 1").orElseThrow();
+        assertThat(seen.gate(shake, next)).isEqualTo(Gate.FIND_HER_FIRST);
+        assertThat(seen.standing(seen.step("find H 1").orElseThrow(), next)).isEmpty();
+        assertThat(seen.mayHoldTwo(WEAK)).isFalse();
+        List<Entry> record = new ArrayList<>();
+        note(record, new SplitDeed.MovesBegun(SHEET, sheet(Act.EQUALISE, FRAME, SHAKE)));
+        note(record, new SplitDeed.StepDone(SHEET, "find H 1", How.SEEN_STAYS));
+        record.add(new Entry(new UUID(9, 9), next, 9, new SplitDeed.StepDone(SHEET, shake.key(), How.DONE)));
+        assertThat(Moving.fold(record).orElseThrow().mayHoldTwo(WEAK)).isTrue();
     }
 
     @Test
