@@ -181,4 +181,19 @@ class MoveSheetTest {
         assertThat(refused.status()).as(refused.text()).isEqualTo(422);
         assertThat(refused.findings()).anyMatch(one -> one.contains("K 2"));
     }
+
+    /** Common practice: a frame that was set aside goes back before the lid is on. */
+    @Test
+    void a_queen_seen_yesterday_is_looked_for_again_before_a_frame_leaves_today() {
+        UUID id = begun(equalise().path("sheet"));
+        String find = step(id, "FIND").path("key").asString();
+        Client.Answer seen = owner.post("/api/v1/journal", Map.of("entries", List.of(entry(today.minusDays(1),
+                deed("SPLIT_STEP_DONE", "split", id, "step", find, "how", "SEEN_STAYS")))));
+        assertThat(seen.status()).as(seen.text()).isEqualTo(200);
+        assertThat(step(id, "FIND").path("how").isMissingNode()).isTrue();
+        assertThat(step(id, "FRAME").path("gate").asString()).isEqualTo("FIND_HER_FIRST");
+        assertThat(done(id, step(id, "FRAME"), "DONE").status()).isEqualTo(409);
+        assertThat(done(id, step(id, "FIND"), "SEEN_STAYS").status()).isEqualTo(200);
+        assertThat(done(id, step(id, "FRAME"), "DONE").status()).isEqualTo(200);
+    }
 }
