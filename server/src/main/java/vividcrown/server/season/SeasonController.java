@@ -55,7 +55,10 @@ import vividcrown.server.wire.SpanView;
 class SeasonController {
 
     private static final int EXAMPLE_QUEENS = 40;
-    private static final int LIVES = 30;
+    /** The rest of the season is lived through as often as these seconds allow. */
+    private static final double SECONDS_LIVING = 2;
+    private static final int LEAST_LIVES = 10;
+    private static final int MOST_LIVES = 200;
     private static final double SECONDS_WITHOUT = 4;
 
     /**
@@ -132,9 +135,10 @@ class SeasonController {
     @Operation(operationId = "oddsWithPlanning", summary = "How often each order is whole on its day if it is planned again on every graft day")
     public List<PlanningOdds> oddsWithPlanning() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
-        return Refusal.checked(() -> Lives.odds(made.brief(), LIVES), "").entrySet().stream()
-                .sorted(Map.Entry.comparingByKey())
-                .map(one -> new PlanningOdds(one.getKey(), one.getValue(), LIVES)).toList();
+        Lives.Odds odds = Refusal.checked(
+                () -> Lives.odds(made.brief(), LEAST_LIVES, MOST_LIVES, SECONDS_LIVING), "");
+        return odds.chances().entrySet().stream().sorted(Map.Entry.comparingByKey())
+                .map(one -> new PlanningOdds(one.getKey(), one.getValue(), odds.lives())).toList();
     }
 
     /** What a no to an order would free: the season planned with it and without it, which takes seconds. */

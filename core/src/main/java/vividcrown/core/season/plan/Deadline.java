@@ -1,7 +1,7 @@
 package vividcrown.core.season.plan;
 
 /** Seconds that are left; counted by the machine's running clock, no time of day. */
-final class Deadline {
+public final class Deadline {
 
     static final double SHORTEST_SEARCH_SECONDS = 0.3;
     private static final double MOST = 0.6;
@@ -9,7 +9,7 @@ final class Deadline {
     private final long mostNanos;
     private final long endNanos;
 
-    Deadline(double seconds) {
+    public Deadline(double seconds) {
         this.mostNanos = System.nanoTime() + (long) (seconds * 1e9 * MOST);
         this.endNanos = System.nanoTime() + (long) (seconds * 1e9);
     }
@@ -23,7 +23,7 @@ final class Deadline {
         return System.nanoTime() >= mostNanos;
     }
 
-    boolean isOver() {
+    public boolean isOver() {
         return System.nanoTime() >= endNanos;
     }
 }

@@ -51,7 +51,7 @@ public final class Ahead {
     private final List<Stock> stocks;
     /** Of an order that is served late, where it stands in time. */
     private final int[] firstOf;
-    private final Map<Pool, Draws.Drawn> ofToday = new HashMap<>();
+    private final Map<Pool, Counted> ofToday = new HashMap<>();
     /** That builders take. */
     private int mostCups = MOST_CUPS;
     private final Map<Map<SupplyKind, LocalDate>, Then> thens = new HashMap<>();
@@ -69,18 +69,6 @@ public final class Ahead {
     }
 
     /**
-     * A batch in every draw.
-     *
-     * @param place cells that are placed at most
-     * @param took by draw: larvae that are accepted, if that is not counted yet
-     * @param had by draw and order: how many could be handed over for it
-     * @param total that come in the end
-     */
-    private record Holding(Optional<String> line, SupplyKind kind, int place, int[] took, int[][] had, int[] total,
-            LocalDate keeps) {
-    }
-
-    /**
      * @param stocks what lives
      * @param many draws, 16–4,096
      */
@@ -89,19 +77,19 @@ public final class Ahead {
     }
 
     private Ahead(SeasonBrief brief, Supply supply, List<Stock> stocks, int many, long seed) {
-        this(brief, supply, new Timing(brief, supply).ordersAndLater(), stocks, many, seed);
+        this(brief, supply, new Timing(brief, supply).ordersAndLater(), stocks, new Draws(supply, many, seed));
     }
 
     /**
      * @param supply of the same season, that keeps what it reckoned
      * @param orders as they are served
      */
-    Ahead(SeasonBrief brief, Supply supply, List<Wanted> orders, List<Stock> stocks, int many, long seed) {
+    Ahead(SeasonBrief brief, Supply supply, List<Wanted> orders, List<Stock> stocks, Draws draws) {
         this.brief = brief;
         this.supply = supply;
         this.timing = new Timing(brief, supply);
         this.worth = brief.expected().worth();
-        this.draws = new Draws(supply, many, seed);
+        this.draws = draws;
         this.orders = orders;
         this.firstOf = orders.stream().mapToInt(one -> indexOf(one.demand())).toArray();
         this.stocks = List.copyOf(stocks);
@@ -110,8 +98,8 @@ public final class Ahead {
 
     private Holding holding(Stock stock, int place) {
         int alive = stock.batch().alive();
-        return holding(stock.line(), stock.kind(),
-                draws.of(stock.graft(), alive, stock.batch().passed(), stock.batch().around()), alive, place);
+        return Holding.of(stock.line(), stock.kind(),
+                drawn(stock), alive, place, orders, timing);
     }
 
     /** @param place how many of its ripe cells are meant to be placed */
@@ -193,13 +181,15 @@ public final class Ahead {
                 continue;
             }
             SupplyKind kind = pool.kind();
-            Draws.Drawn drawn = cupsOfToday(pool, most);
+            Counted drawn = cupsOfToday(pool, most);
             int nucs = Math.min(most, freeNucs(chosen, pool.line()));
-            IntToDoubleFunction placing = y -> weigh(Optional.of(holding(pool.line(), kind, drawn, most, y)), chosen,
+            IntToDoubleFunction placing = y -> weigh(
+                    Optional.of(Holding.of(pool.line(), kind, drawn, most, y, orders, timing)), chosen,
                     next) + timing.placing(worth) * placed(drawn, most, kind, y);
             int place = kind == SupplyKind.QUEENS ? Cheapest.of(nucs, placing) : most;
             int before = used;
-            IntToDoubleFunction cost = x -> weigh(Optional.of(holding(pool.line(), kind, drawn, x, place)), chosen,
+            IntToDoubleFunction cost = x -> weigh(
+                    Optional.of(Holding.of(pool.line(), kind, drawn, x, place, orders, timing)), chosen,
                     next)
                     + x * WorkTime.GRAFT_A_CUP + timing.placing(worth) * placed(drawn, x, kind, place)
                     + WorkTime.LOAD * (Math.ceilDiv(before + x, usualLoad) - Math.ceilDiv(before, usualLoad));
@@ -208,7 +198,7 @@ public final class Ahead {
             if (saved > 0) {
                 used += cups;
                 worthACup.put(pool, saved / cups);
-                chosen.add(holding(pool.line(), kind, drawn, cups, place));
+                chosen.add(Holding.of(pool.line(), kind, drawn, cups, place, orders, timing));
                 grafts.add(new Graft(pool.line(), kind, cups, place));
             }
         }
@@ -241,10 +231,15 @@ public final class Ahead {
     }
 
     /** The same cups whenever it is asked: only the number of them is chosen. */
-    private Draws.Drawn cupsOfToday(Pool pool, int most) {
-        Draws.Drawn kept = ofToday.get(pool);
-        if (kept == null || kept.ripe()[0].length < most) {
-            kept = draws.of(brief.today(), most, List.of(), supply.usual(pool.line()));
+    private Counted drawn(Stock stock) {
+        return new Counted(draws.of(stock.graft(), stock.batch().alive(), stock.batch().passed(),
+                stock.batch().around()), stock.kind());
+    }
+
+    private Counted cupsOfToday(Pool pool, int most) {
+        Counted kept = ofToday.get(pool);
+        if (kept == null || kept.cups() < most) {
+            kept = new Counted(draws.of(brief.today(), most, List.of(), supply.usual(pool.line())), pool.kind());
             ofToday.put(pool, kept);
         }
         return kept;
@@ -260,9 +255,9 @@ public final class Ahead {
         int at = stocks.indexOf(stock);
         Holding itself = holdings.remove(at);
         int alive = stock.batch().alive();
-        Draws.Drawn drawn = draws.of(stock.graft(), alive, stock.batch().passed(), stock.batch().around());
+        Counted drawn = drawn(stock);
         int best = Cheapest.of(alive, y -> weigh(
-                Optional.of(holding(stock.line(), SupplyKind.QUEENS, drawn, alive, y)), List.of(),
+                Optional.of(Holding.of(stock.line(), SupplyKind.QUEENS, drawn, alive, y, orders, timing)), List.of(),
                 Map.of(SupplyKind.QUEENS, next)) + timing.placing(worth) * y);
         holdings.add(at, itself);
         return best;
@@ -270,12 +265,7 @@ public final class Ahead {
 
     /** Of a demand, so many are missing on its day with what lives alone, on average. */
     public double missing(Demand demand) {
-        int at = indexOf(demand);
-        long sum = 0;
-        for (int draw = 0; draw < draws.many(); draw++) {
-            sum += missing(draw, holdings)[at];
-        }
-        return (double) sum / draws.many();
+        return IntStream.of(missingOf(demand)).average().orElse(0);
     }
 
     private int indexOf(Demand demand) {
@@ -288,12 +278,11 @@ public final class Ahead {
 
     /** Chance of a demand's whole number in time with what lives alone, 0–1. */
     public double chance(Demand demand) {
-        int at = indexOf(demand);
-        int met = 0;
-        for (int draw = 0; draw < draws.many(); draw++) {
-            met += missing(draw, holdings)[at] == 0 ? 1 : 0;
-        }
-        return (double) met / draws.many();
+        return (double) IntStream.of(missingOf(demand)).filter(missing -> missing == 0).count() / draws.many();
+    }
+
+    private int[] missingOf(Demand demand) {
+        return HandedOut.of(orders, firstOf, holdings, draws.many()).missing()[indexOf(demand)];
     }
 
     private List<Optional<String>> lines(SupplyKind kind) {
@@ -303,81 +292,44 @@ public final class Ahead {
                 .toList();
     }
 
-    private double placed(Draws.Drawn drawn, int cups, SupplyKind kind, int place) {
+    private double placed(Counted drawn, int cups, SupplyKind kind, int place) {
         if (kind != SupplyKind.QUEENS) {
             return 0;
         }
-        long sum = 0;
-        for (boolean[] ripe : drawn.ripe()) {
-            int count = 0;
-            for (int cup = 0; cup < cups; cup++) {
-                count += ripe[cup] ? 1 : 0;
-            }
-            sum += Math.min(count, place);
-        }
-        return (double) sum / draws.many();
-    }
-
-    private Holding holding(Optional<String> line, SupplyKind kind, Draws.Drawn drawn, int cups, int place) {
-        int[][] had = new int[draws.many()][orders.size()];
-        int[] total = new int[draws.many()];
-        int[] took = new int[draws.many()];
-        int[] reached = IntStream.range(0, orders.size())
-                .filter(at -> orders.get(at).kind() == kind && orders.get(at).takes(line)).toArray();
-        double[] share = IntStream.of(reached).mapToDouble(at -> timing.ready(orders.get(at), drawn.graft())).toArray();
-        for (int draw = 0; draw < draws.many(); draw++) {
-            int ripe = 0;
-            for (int cup = 0; cup < cups; cup++) {
-                took[draw] += drawn.took()[draw][cup] ? 1 : 0;
-                if (!drawn.ripe()[draw][cup] || ripe >= place && kind == SupplyKind.QUEENS) {
-                    continue;
-                }
-                ripe++;
-                double when = kind == SupplyKind.QUEENS ? drawn.laysAt()[draw][cup] : 0;
-                if ((kind == SupplyKind.CELLS || drawn.virgin()[draw][cup]) && when < Draws.NEVER) {
-                    total[draw]++;
-                    for (int at = 0; at < reached.length; at++) {
-                        had[draw][reached[at]] += when <= share[at] ? 1 : 0;
-                    }
-                }
-            }
-        }
-        return new Holding(line, kind, place, took, had, total, timing.keepsUntil(kind, drawn.graft()));
+        return IntStream.range(0, draws.many()).map(draw -> Math.min(drawn.ripe(draw, cups), place)).average()
+                .orElse(0);
     }
 
     private double weigh(Optional<Holding> more, List<Holding> chosen, Map<SupplyKind, LocalDate> next) {
         List<Holding> all = new ArrayList<>(holdings);
         all.addAll(chosen);
         more.ifPresent(all::add);
-        all.sort(Comparator.comparing(Holding::keeps));
-        double cost = 0;
         Then then = thens.computeIfAbsent(next, this::then);
-        int[][] left = new int[orders.size()][draws.many()];
-        for (int draw = 0; draw < draws.many(); draw++) {
-            int[] used = new int[all.size()];
-            int[] missing = missing(draw, all, used);
-            boolean againForQueens = false;
-            for (int at = 0; at < missing.length; at++) {
-                left[at][draw] = missing[at];
-                if (then.isLast()[at]) {
-                    continue;
-                }
-                cost += then.costs()[at][missing[at]];
-                againForQueens |= missing[at] > 0 && then.againForQueens()[at];
+        HandedOut handed = HandedOut.of(orders, firstOf, all, draws.many());
+        double cost = 0;
+        boolean[] againForQueens = new boolean[draws.many()];
+        for (int at = 0; at < orders.size(); at++) {
+            if (then.isLast()[at]) {
+                continue;
             }
-            // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
-            cost += againForQueens ? WorkTime.LOAD : 0;
-            for (int at = 0; at < used.length; at++) {
-                if (all.get(at).kind() != SupplyKind.CELLS) {
-                    cost += (all.get(at).total()[draw] - used[at]) * worth.wastedQueen();
-                }
+            int[] missing = handed.missing()[at];
+            double[] costs = then.costs()[at];
+            for (int draw = 0; draw < missing.length; draw++) {
+                cost += costs[missing[draw]];
+                againForQueens[draw] |= missing[draw] > 0 && then.againForQueens()[at];
             }
         }
-        if (then.lastHelp().isEmpty()) {
-            return cost / draws.many();
+        // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
+        for (boolean again : againForQueens) {
+            cost += again ? WorkTime.LOAD : 0;
         }
-        for (int[] alike : alike(all)) {
-            cost += alike.length * ofNext(then, left, alike);
+        for (int one = 0; one < all.size(); one++) {
+            if (handed.from().get(one).kind() != SupplyKind.CELLS) {
+                cost += handed.left(one) * worth.wastedQueen();
+            }
+        }
+        for (int[] alike : then.lastHelp().isEmpty() ? List.<int[]>of() : alike(all)) {
+            cost += alike.length * ofNext(then, handed.missing(), alike);
         }
         return cost / draws.many();
     }
@@ -444,7 +396,9 @@ public final class Ahead {
             if (order.kind() == SupplyKind.QUEENS && !order.late() && timing.helpsStill(order, day)
                     && !timing.helpsStill(order, afterIt)) {
                 int most = Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
-                last.put(at, new NextGraft(draws.of(day, most, List.of(), supply.usual(order.demand().line())),
+                last.put(at, new NextGraft(
+                        new Counted(draws.of(day, most, List.of(), supply.usual(order.demand().line())),
+                                SupplyKind.QUEENS),
                         timing.ready(order, day), timing.placing(worth)));
             }
         }
@@ -467,33 +421,5 @@ public final class Ahead {
     /** Half as much again for the first priority, half for the third. */
     private static double weightOf(Wanted order) {
         return (4 - order.demand().priority()) / 2.0;
-    }
-
-    private int[] missing(int draw, List<Holding> all) {
-        List<Holding> sorted = new ArrayList<>(all);
-        sorted.sort(Comparator.comparing(Holding::keeps));
-        return missing(draw, sorted, new int[sorted.size()]);
-    }
-
-    /** Who is due first is served first, from what keeps least; who takes any line leaves those asked for by name to the last. */
-    private int[] missing(int draw, List<Holding> all, int[] used) {
-        int[] missing = new int[orders.size()];
-        for (int at = 0; at < missing.length; at++) {
-            int need = orders.get(at).late() ? missing[firstOf[at]] : orders.get(at).demand().count();
-            for (int named = 0; named < 2 && need > 0; named++) {
-                for (int one = 0; one < used.length && need > 0; one++) {
-                    Holding holding = all.get(one);
-                    if (holding.line().isPresent() == (named == 1)) {
-                        int take = Math.min(need, holding.had()[draw][at] - used[one]);
-                        if (take > 0) {
-                            used[one] += take;
-                            need -= take;
-                        }
-                    }
-                }
-            }
-            missing[at] = need;
-        }
-        return missing;
     }
 }

@@ -24,6 +24,8 @@ final class Draws {
 
     static final double NEVER = 2;
 
+    private static final long SEEDS_APART = 1_000_003;
+
     /**
      * One batch, in every draw.
      *
@@ -38,15 +40,23 @@ final class Draws {
     private final Supply supply;
     private final Around usual;
     private final int many;
+    private final long seed;
     private final SplittableRandom seeds;
-    /** By graft day and step: the luck of each draw. */
-    private final Map<LocalDate, double[][]> luck = new HashMap<>();
+    /** By graft day, draw and step. */
+    private final Map<LocalDate, double[][]> luck;
 
     Draws(Supply supply, int many, long seed) {
+        this(supply, many, seed, new HashMap<>());
+    }
+
+    /** @param luck of the days that were drawn with this seed before; those that are drawn here are added */
+    Draws(Supply supply, int many, long seed, Map<LocalDate, double[][]> luck) {
         this.supply = supply;
         this.usual = supply.usual();
         this.many = many;
+        this.seed = seed;
         this.seeds = new SplittableRandom(seed);
+        this.luck = luck;
     }
 
     int many() {
@@ -84,7 +94,8 @@ final class Draws {
 
     private double[][] lucky(LocalDate graft) {
         double[][] days = new double[many][WAY.size()];
-        RandomDataGenerator random = new RandomDataGenerator(seeds.nextLong());
+        RandomDataGenerator random = new RandomDataGenerator(
+                new SplittableRandom(seed * SEEDS_APART + graft.toEpochDay()).nextLong());
         for (int step = 0; step < WAY.size(); step++) {
             Rate rate = supply.rate(WAY.get(step), graft, usual);
             for (int draw = 0; draw < many; draw++) {

@@ -20,6 +20,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.plan.Deadline;
 import vividcrown.core.season.supply.Supply;
 
 /**
@@ -38,6 +39,8 @@ public final class Lives {
     private final int ripeAfter;
     private final int emergedAfter;
     private final GraftDays days;
+    /** What whoever plans on a day draws is the same in every life. */
+    private final Map<LocalDate, Map<LocalDate, double[][]>> lucks = new HashMap<>();
 
     private Lives(SeasonBrief brief) {
         this.brief = brief;
@@ -49,32 +52,56 @@ public final class Lives {
         this.days = new GraftDays(brief);
     }
 
+    private Draws draws(LocalDate day) {
+        return new Draws(supply, DRAWS, day.toEpochDay(), lucks.computeIfAbsent(day, _ -> new HashMap<>()));
+    }
+
+    /**
+     * @param chances by the demand's id: share of the lives in which its whole number was there in time
+     * @param lives how many these were
+     */
+    public record Odds(Map<String, Double> chances, int lives) {
+    }
+
     /**
      * @param lives how often, 8–2,000
      * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
-     * @return by the demand's id: share of the lives in which its whole number was there in time
      */
-    public static Map<String, Double> odds(SeasonBrief brief, int lives) {
+    public static Odds odds(SeasonBrief brief, int lives) {
+        return odds(brief, lives, lives, 0);
+    }
+
+    /**
+     * As many lives as the time allows: the more there are, the less luck is in what is said.
+     *
+     * @param least so many in any case, 8 or more
+     * @param most 2,000 at most
+     * @param seconds after which none is begun any more
+     * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
+     */
+    public static Odds odds(SeasonBrief brief, int least, int most, double seconds) {
         brief.refuse();
+        Deadline deadline = new Deadline(seconds);
         List<Stock> stocks = Stocks.of(brief);
         int hands = Runtime.getRuntime().availableProcessors();
         // what each hand reckons it keeps for itself
         List<Set<String>> met = IntStream.range(0, hands).parallel().mapToObj(hand -> {
             Lives own = new Lives(brief);
-            return IntStream.iterate(hand, life -> life < lives, life -> life + hands)
+            return IntStream
+                    .iterate(hand, life -> life < least || life < most && !deadline.isOver(), life -> life + hands)
                     .mapToObj(life -> own.new Life(stocks, brief.today().toEpochDay() * 10_007 + life).live()).toList();
         }).flatMap(List::stream).toList();
-        Map<String, Double> odds = new HashMap<>();
-        brief.demands().forEach(one -> odds.put(one.id(),
-                (double) met.stream().filter(whole -> whole.contains(one.id())).count() / lives));
-        return odds;
+        Map<String, Double> chances = new HashMap<>();
+        brief.demands().forEach(one -> chances.put(one.id(),
+                (double) met.stream().filter(whole -> whole.contains(one.id())).count() / met.size()));
+        return new Odds(chances, met.size());
     }
 
     /** A batch in one life. */
     private final class Living {
         private final RunningBatch batch;
         private final SupplyKind kind;
-        private final Draws.Drawn truth;
+        private final Counted truth;
         private final boolean isNew;
         private int meant;
         private int given;
@@ -86,36 +113,20 @@ public final class Lives {
             this.kind = stock.kind();
             this.meant = stock.meant();
             this.placed = batch.passed().contains(LossStep.SOUND);
-            this.truth = luck.of(batch.graftDay(), batch.alive(), batch.passed(), batch.around());
+            this.truth = new Counted(luck.of(batch.graftDay(), batch.alive(), batch.passed(), batch.around()), kind);
         }
 
         private int took() {
-            return count(truth.took()[0]);
+            return truth.took(0, batch.alive());
         }
 
         private int ripe() {
-            return count(truth.ripe()[0]);
-        }
-
-        private static int count(boolean[] cups) {
-            int count = 0;
-            for (boolean one : cups) {
-                count += one ? 1 : 0;
-            }
-            return count;
+            return truth.ripe(0, batch.alive());
         }
 
         /** Those placed that come out, or, of queens, that lay with so much of the time behind them. */
         private int came(double share) {
-            int ripe = 0;
-            int count = 0;
-            for (int cup = 0; cup < batch.alive(); cup++) {
-                if (truth.ripe()[0][cup] && ripe++ < meant && truth.virgin()[0][cup]
-                        && (kind != SupplyKind.QUEENS || truth.laysAt()[0][cup] <= share)) {
-                    count++;
-                }
-            }
-            return count;
+            return truth.come(share)[0][Math.min(meant, ripe())];
         }
 
         private int had(Wanted order) {
@@ -206,7 +217,7 @@ public final class Lives {
                             .flatMap(other -> other.known(day).stream()).toList());
                     all.add(itself);
                     one.meant = Math.min(freeNucs(one, day),
-                            new Ahead(on(day), supply, open(), all, DRAWS, day.toEpochDay())
+                            new Ahead(on(day), supply, open(), all, draws(day))
                                     .place(itself, day));
                 }
             }
@@ -253,7 +264,7 @@ public final class Lives {
             if (next.isEmpty() || free < 1) {
                 return;
             }
-            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), DRAWS, day.toEpochDay())
+            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), draws(day))
                     .grafts(next, free, builders.usualLoad());
             builders.load(day, grafts.stream().mapToInt(Ahead.Graft::cups).sum());
             grafts.forEach(graft -> living.add(new Living(new Stock(new RunningBatch(day + " " + graft.kind()

@@ -10,9 +10,7 @@ import vividcrown.core.season.recipe.WorkTime;
  */
 final class NextGraft {
 
-    private final int cups;
-    /** By draw and cups: how many come to a ripe cell. */
-    private final int[][] ripe;
+    private final Counted drawn;
     /** By draw and ripe cells placed: queens that come in time. */
     private final int[][] come;
     private final double placing;
@@ -21,23 +19,10 @@ final class NextGraft {
      * @param share of those that lay in the end that do in time, 0–1
      * @param placing minutes for a cell placed
      */
-    NextGraft(Draws.Drawn drawn, double share, double placing) {
-        int draws = drawn.ripe().length;
-        this.cups = drawn.ripe()[0].length;
-        this.ripe = new int[draws][cups + 1];
-        this.come = new int[draws][cups + 1];
+    NextGraft(Counted drawn, double share, double placing) {
+        this.drawn = drawn;
+        this.come = drawn.come(share);
         this.placing = placing;
-        for (int draw = 0; draw < draws; draw++) {
-            for (int cup = 0; cup < cups; cup++) {
-                int cells = ripe[draw][cup];
-                ripe[draw][cup + 1] = cells;
-                if (drawn.ripe()[draw][cup]) {
-                    boolean comes = drawn.virgin()[draw][cup] && drawn.laysAt()[draw][cup] <= share;
-                    come[draw][cells + 1] = come[draw][cells] + (comes ? 1 : 0);
-                    ripe[draw][cup + 1]++;
-                }
-            }
-        }
     }
 
     /**
@@ -48,8 +33,8 @@ final class NextGraft {
      * @param costs of so many that stay missing
      */
     double least(int[] alike, int[] missing, double[] costs) {
-        int place = Cheapest.of(cups, cells -> with(cups, cells, alike, missing, costs));
-        int many = Cheapest.of(cups, some -> with(some, place, alike, missing, costs));
+        int place = Cheapest.of(drawn.cups(), cells -> with(drawn.cups(), cells, alike, missing, costs));
+        int many = Cheapest.of(drawn.cups(), some -> with(some, place, alike, missing, costs));
         return with(many, place, alike, missing, costs);
     }
 
@@ -58,7 +43,7 @@ final class NextGraft {
         double sum = 0;
         int placed = 0;
         for (int draw : alike) {
-            int cells = Math.min(place, ripe[draw][many]);
+            int cells = Math.min(place, drawn.ripe(draw, many));
             placed += cells;
             sum += costs[Math.max(0, missing[draw] - come[draw][cells])];
         }

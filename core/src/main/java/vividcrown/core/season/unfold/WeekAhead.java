@@ -117,6 +117,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private final Timing timing;
         private final List<Wanted> orders;
         private final long seed;
+        /** Of each graft day: the same whenever it is asked for, so that only what is chosen tells one reckoning from another. */
+        private final Map<LocalDate, double[][]> luck = new HashMap<>();
 
         Reckoning(SeasonBrief brief) {
             this.brief = brief;
@@ -255,7 +257,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private Ahead ahead(LocalDate day, List<Stock> with) {
             SeasonBrief then = new SeasonBrief(day, brief.until(), brief.demands(), brief.means(), brief.drones(),
                     Underway.NOTHING, brief.expected());
-            return new Ahead(then, supply, orders, with, DRAWS, seed);
+            return new Ahead(then, supply, orders, with, new Draws(supply, DRAWS, seed, luck));
         }
 
         /** @param takes of the graft before @param graft that is best then */

@@ -292,7 +292,7 @@ class ThreeDecisionsTest {
 
     private Choice asked(int graft, List<Stock> stocks) {
         int next = graft + 1 < GRAFTS.size() ? GRAFTS.get(graft + 1) : AFTER;
-        return new Ahead(brief(first, second, GRAFTS.get(graft)).with(worth), stocks, 1_024, 11)
+        return new Ahead(brief(first, second, GRAFTS.get(graft)).with(worth), stocks, 4_096, 11)
                 .grafts(Map.of(SupplyKind.QUEENS, day(next)), MOST, USUAL_LOAD).stream().findFirst()
                 .map(asked -> new Choice(asked.cups(), Math.min(asked.place(), MOST))).orElse(new Choice(0, 0));
     }

@@ -114,7 +114,7 @@ class WeekAheadTest {
             assertThat(one.day()).isEqualTo(day(4));
             assertThat(one.cups()).isGreaterThan(37);
         });
-        assertThat(Lives.odds(brief, 20).get("C")).isGreaterThan(0.5);
+        assertThat(Lives.odds(brief, 20).chances().get("C")).isGreaterThan(0.5);
     }
 
     /** Too few nucs are told, and whether that makes anybody late: a later graft may still serve them. */
