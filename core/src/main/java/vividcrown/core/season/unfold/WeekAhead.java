@@ -11,6 +11,7 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
@@ -223,10 +224,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 if (usual.cups() == 0 && range.getMax() <= 0) {
                     continue;
                 }
-                // the more take, the fewer are wanted: anything else is the draws' doing, and nothing to hang a plan on
-                boolean hangsOnIt = !thens.isEmpty() && thens.getFirst().graft().cups() == range.getMax()
-                        && thens.getLast().graft().cups() == range.getMin()
-                        && range.getMax() - range.getMin() >= WORTH_SAYING;
+                boolean hangsOnIt = !thens.isEmpty() && range.getMax() - range.getMin() >= WORTH_SAYING;
                 steps.add(new Grafts(day, graft.kind(), graft.line(), usual.cups(), usual.place(),
                         hangsOnIt
                                 ? thens.stream().map(one -> new If(one.takes(), one.graft().cups())).toList()
@@ -281,7 +279,18 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                             .orElse(nothing(usual.line()))));
                 }
             }
-            return thens;
+            return falling(thens);
+        }
+
+        /** The more take, the fewer are wanted: anything else is the draws' doing, and nothing to hang a plan on. */
+        private static List<Then> falling(List<Then> thens) {
+            int[] cups = Falling.of(thens.stream().mapToInt(one -> one.graft().cups()).toArray());
+            int[] place = Falling.of(thens.stream().mapToInt(one -> one.graft().place()).toArray());
+            return IntStream.range(0, cups.length).mapToObj(nth -> {
+                Ahead.Graft graft = thens.get(nth).graft();
+                return new Then(thens.get(nth).takes(),
+                        new Ahead.Graft(graft.line(), graft.kind(), cups[nth], place[nth]));
+            }).toList();
         }
 
         /** Whom it is for, what is there for them, what comes of it, until when more would help. */

@@ -311,4 +311,19 @@ class PartsOfTheWeekTest {
         assertThatThrownBy(() -> new SeasonWorth(60, 1, 1, Double.NaN)).hasMessageContaining("nucDay");
         assertThat(new SeasonWorth(60, 0, 0, 0).nucDay()).isZero();
     }
+
+    /** Worked by hand; the method as published. */
+    @Nested
+    class WhatCanOnlyFall {
+
+        @Test
+        void numbers_that_lie_the_wrong_way_round_are_averaged_and_others_left_alone() {
+            assertThat(Falling.of(42, 37, 32)).containsExactly(42, 37, 32);
+            assertThat(Falling.of(45, 28, 31)).containsExactly(45, 30, 30);
+            assertThat(Falling.of(30, 42, 25)).containsExactly(36, 36, 25);
+            assertThat(Falling.of(1, 2, 3)).containsExactly(2, 2, 2);
+            assertThat(Falling.of(9, 9)).containsExactly(9, 9);
+            assertThat(Falling.of()).isEmpty();
+        }
+    }
 }
