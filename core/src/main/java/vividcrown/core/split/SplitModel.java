@@ -409,18 +409,25 @@ final class SplitModel {
         model.addGreaterOrEqual(other, 1 - same);
     }
 
-    /** @return empty if it cannot be, or nothing was found in time */
-    Optional<Solution> solve(double mostSeconds) {
+    /**
+     * @param found empty if it cannot be, or nothing was found in time
+     * @param outOfTime nobody knows whether it can be
+     */
+    record Answer(Optional<Solution> found, boolean outOfTime) {
+    }
+
+    Answer solve(double mostSeconds) {
         CpSolver solver = new CpSolver();
         solver.getParameters().setMaxTimeInSeconds(mostSeconds)
                 .setNumWorkers(WORKERS).setRandomSeed(1)
                 .setRelativeGapLimit(CLOSE_ENOUGH);
         CpSolverStatus status = solver.solve(model);
-        return switch (status) {
+        Optional<Solution> found = switch (status) {
             case OPTIMAL, FEASIBLE -> Optional.of(read(solver, status == CpSolverStatus.OPTIMAL
                     && solver.bestObjectiveBound() - solver.objectiveValue() < 1));
             case INFEASIBLE, UNKNOWN, MODEL_INVALID, UNRECOGNIZED -> Optional.empty();
         };
+        return new Answer(found, status == CpSolverStatus.UNKNOWN);
     }
 
     private Solution read(CpSolver solver, boolean proven) {

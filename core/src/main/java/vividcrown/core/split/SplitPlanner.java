@@ -77,15 +77,17 @@ public final class SplitPlanner {
             return nothing();
         }
         List<Group> groups = SplitModel.groups(question, hives, recipes);
-        Optional<Solution> best = model(groups, false).solve(mostSeconds * OF_THE_TIME_FOR_THE_BEST);
+        SplitModel.Answer answer = model(groups, false).solve(mostSeconds * OF_THE_TIME_FOR_THE_BEST);
+        Optional<Solution> best = answer.found();
         if (best.isEmpty()) {
-            objections.add(Objection.refuse("split.locksClash"));
+            objections.add(Objection.refuse(answer.outOfTime() ? "split.noTime" : "split.locksClash"));
             return nothing();
         }
         if (best.get().made() == 0) {
             hives.forEach(hive -> leftOut.add(new LeftOut(hive.code(), spare(hive))));
-            whyNotMore(groups, best.get()).ifPresent(why -> objections
-                    .add(new Objection(true, why, Source.COMMON_PRACTICE)));
+            objections.add(new Objection(true,
+                    whyNotMore(groups, best.get()).orElseGet(() -> Sentence.of("split.noTime")),
+                    Source.COMMON_PRACTICE));
             return nothing();
         }
         return told(groups, best.get());
@@ -181,22 +183,24 @@ public final class SplitPlanner {
         more.atLeast(next);
         more.atMost(next);
         boolean none = best.made() == 0;
-        return more.solve(seconds)
-                .map(solution -> solution.under().isEmpty()
-                        ? Sentence.of(none ? "split.none.bees" : "split.more.bees", solution.made())
-                        : Sentence.of(none ? "split.none.floor" : "split.more.floor", solution.made(),
-                                solution.under().entrySet().stream()
-                                        .map(under -> hives.get(under.getKey()).code() + " (" + under.getValue() + ")")
-                                        .collect(Collectors.joining(", "))))
-                .or(() -> {
-                    SplitModel stocked = new SplitModel(question.with(SplitQuestion.Stock.WHATEVER), hives, floors,
-                            groups,
-                            false);
-                    stocked.atLeast(next);
-                    boolean ofStock = stocked.solve(seconds).isPresent();
-                    String what = none ? "split.none." : "split.more.";
-                    return Optional.of(Sentence.of(what + (ofStock ? "stock" : "frames"), next));
-                });
+        SplitModel.Answer answer = more.solve(seconds);
+        if (answer.found().isPresent()) {
+            Solution solution = answer.found().get();
+            return Optional.of(solution.under().isEmpty()
+                    ? Sentence.of(none ? "split.none.bees" : "split.more.bees", solution.made())
+                    : Sentence.of(none ? "split.none.floor" : "split.more.floor", solution.made(),
+                            solution.under().entrySet().stream()
+                                    .map(under -> hives.get(under.getKey()).code() + " (" + under.getValue() + ")")
+                                    .collect(Collectors.joining(", "))));
+        }
+        SplitModel stocked = new SplitModel(question.with(SplitQuestion.Stock.WHATEVER), hives, floors, groups, false);
+        stocked.atLeast(next);
+        SplitModel.Answer ofStock = stocked.solve(seconds);
+        // a reason that nobody had the time to find is none
+        return answer.outOfTime() || ofStock.outOfTime()
+                ? Optional.empty()
+                : Optional.of(Sentence.of((none ? "split.none." : "split.more.")
+                        + (ofStock.found().isPresent() ? "stock" : "frames"), next));
     }
 
     private Optional<SecondBest> secondBest(List<Group> groups, Solution best) {
@@ -204,7 +208,7 @@ public final class SplitPlanner {
         other.notThese(best.opened());
         other.atLeast(1);
         other.atMost(best.made());
-        return other.solve(mostSeconds * OF_THE_TIME_FOR_THE_SECOND).map(second -> {
+        return other.solve(mostSeconds * OF_THE_TIME_FOR_THE_SECOND).found().map(second -> {
             List<String> opened = second.opened().stream().map(hive -> hives.get(hive).code()).sorted().toList();
             int fewer = best.opened().size() - opened.size();
             Sentence words = second.made() < best.made()

@@ -276,4 +276,13 @@ class SplitPlannerTest {
         assertThat(above.donors().getFirst().notes().toString()).doesNotContain("find the queen");
         assertThat(above.newUnits()).allMatch(unit -> unit.mayHoldHer().isEmpty());
     }
+
+    @Test
+    void whoever_gives_it_no_time_is_told_so_and_not_that_something_cannot_be() {
+        SplitPlan plan = SplitPlanner.plan(ask(on(JUN_8, Flow.GOOD), RecipeKind.WALK_AWAY,
+                List.of(Units.production("H 1", JUN_8, 10))), 1e-9);
+        assertThat(plan.newUnits()).isEmpty();
+        assertThat(plan.objections()).singleElement()
+                .satisfies(one -> assertThat(one.words().toString()).contains("too little time"));
+    }
 }
