@@ -38,7 +38,7 @@ import vividcrown.core.season.supply.Yield;
  */
 public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> notes) {
 
-    private static final int DRAWS = 384;
+    private static final int DRAWS = 256;
     private static final int DAYS = 7;
     /** With less chance of mating weather a virgin started is a gamble. */
     private static final double SENSIBLE = 0.8;
