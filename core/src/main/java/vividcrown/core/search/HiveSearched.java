@@ -19,7 +19,8 @@ public record HiveSearched(List<BoxThere> boxes, int readDays, Optional<LastSeen
     /** Where a judgement says nothing. */
     public static final double USUALLY_HERE = 0.95;
     private static final int MOST_BOXES = 12;
-    private static final int LONGEST_DAYS = 400;
+    /** Nothing that is older tells anything. */
+    public static final int LONGEST_DAYS = 400;
     private static final double NEVER_SURE = 0.001;
 
     /** @param days ago, 0–400 */

@@ -117,7 +117,8 @@ final class Prior {
         Map<Place.OnComb, Shows> read = read(box);
         // without brood there is no trail: she is in the middle of her bees
         double known = hasBrood(box)
-                ? direction(under.laying()) * read.size() / (FrameSide.values().length * there.combs().size())
+                ? Telling.stillTells(hive.readDays()) * direction(under.laying()) * read.size()
+                        / (FrameSide.values().length * there.combs().size())
                 : 0;
         double all = 0;
         double sum = 0;

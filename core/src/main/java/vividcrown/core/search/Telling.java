@@ -122,9 +122,14 @@ final class Telling {
         if (apart >= Near.values().length) {
             return 0;
         }
-        double fades = Math.min(1, (double) OLDEST / Math.max(1, days));
-        return fades * fades * TABLE[Math.min(days, OLDEST)][apart][shows.ordinal()]
+        return stillTells(days) * TABLE[Math.min(days, OLDEST)][apart][shows.ordinal()]
                 * (shows.isBrood() ? direction : 1);
+    }
+
+    /** How far a reading still tells anything: all of it within the days of the table, then less and less. @return 0–1 */
+    static double stillTells(int days) {
+        double fades = Math.min(1, (double) OLDEST / Math.max(1, days));
+        return fades * fades;
     }
 
     /** In which box she is, beside all others. @return times */

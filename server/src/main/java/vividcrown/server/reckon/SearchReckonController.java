@@ -34,8 +34,6 @@ import vividcrown.server.search.SearchAsked;
 @RequestMapping("/api/v1/reckon")
 class SearchReckonController {
 
-    private static final int LONG_AGO_DAYS = 42;
-
     /**
      * A comb.
      *
@@ -119,10 +117,10 @@ class SearchReckonController {
     private static HiveSearched hive(SearchRequest asked) {
         int readDays = asked.readOn() == null ? 0 : since("readOn", asked.readOn(), asked);
         return new HiveSearched(asked.boxes().stream().map(SearchReckonController::box).toList(),
-                Math.min(readDays, LONG_AGO_DAYS),
+                Math.min(readDays, HiveSearched.LONGEST_DAYS),
                 Optional.ofNullable(asked.lastSeen()).map(seen -> new HiveSearched.LastSeen(
                         seen.place().place("lastSeen.place"),
-                        Math.min(since("lastSeen.on", seen.on(), asked), LONG_AGO_DAYS))),
+                        Math.min(since("lastSeen.on", seen.on(), asked), HiveSearched.LONGEST_DAYS))),
                 asked.chance() == null ? HiveSearched.USUALLY_HERE : asked.chance());
     }
 

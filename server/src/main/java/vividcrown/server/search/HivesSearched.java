@@ -49,7 +49,6 @@ import vividcrown.server.yard.Yards;
 @Component
 class HivesSearched {
 
-    private static final int LONG_AGO_DAYS = 42;
     private static final double LIKELY = 0.3;
 
     private final Stacks stacks;
@@ -118,7 +117,7 @@ class HivesSearched {
             boxes.add(there(box, isUnderExcluder(stack, box), sides));
         }
         HiveSearched searched = new HiveSearched(boxes,
-                read.map(one -> daysAgo(one.day(), day)).orElse(LONG_AGO_DAYS),
+                read.map(one -> daysAgo(one.day(), day)).orElse(HiveSearched.LONGEST_DAYS),
                 lastSeen(read.map(Noted::day), sides, facts.searches(), combs, boxes, day),
                 1 - verdict.contents().queen().getOrDefault(QueenIs.NONE, 0.0));
         return Optional.of(new Known(searched, traits(inside, verdict),
@@ -128,7 +127,7 @@ class HivesSearched {
     }
 
     private static int daysAgo(LocalDate then, LocalDate day) {
-        return (int) Math.clamp(ChronoUnit.DAYS.between(then, day), 0, LONG_AGO_DAYS);
+        return (int) Math.clamp(ChronoUnit.DAYS.between(then, day), 0, HiveSearched.LONGEST_DAYS);
     }
 
     private static boolean isUnderExcluder(List<StackBox> stack, StackBox box) {
