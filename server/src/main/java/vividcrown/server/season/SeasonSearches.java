@@ -33,6 +33,9 @@ class SeasonSearches {
     /** The longest that one waits for its turn. */
     private static final int WAITS_AT_MOST_SECONDS = 900;
 
+    /** A plan shall not hang on who else is busy: it may take so many times as long, and whoever waits sees how far it is and can stop it. */
+    private static final double PATIENCE = 4;
+
     /** How far a search is. */
     enum State {
         /** Others have their turn first. */
@@ -93,7 +96,7 @@ class SeasonSearches {
     private void search(UUID id, SeasonBrief brief, Map<String, String> names, double mostSeconds) {
         try {
             jdbc.sql("update season_search set state = 'RUNNING', seen_at = now() where id = ?").param(id).update();
-            SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, watch(id));
+            SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, PATIENCE, watch(id));
             jdbc.sql("""
                     update season_search set state = 'DONE', seen_at = now(), cost = ?, bound = ?, seconds = ?,
                         answer = cast(? as jsonb) where id = ?""")

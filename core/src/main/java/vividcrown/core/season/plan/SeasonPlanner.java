@@ -27,12 +27,16 @@ public final class SeasonPlanner {
     private static final double TO_FINISH = 0.08;
     /** Of all the time, so much must be left for counting on no better yards than the average. */
     private static final double TO_ASK_EVENLY = 0.45;
+    /** Of all the time, they have so much at least: on a busy machine the plan may have taken it all. */
+    private static final double FOR_WAYS_OUT = 0.2;
     /** Queens over, on average, from which it is worth asking again. */
     private static final double WORTH_HANDING_ON = 0.5;
     /** What is not counted takes time too. */
     private static final double SAFELY_WITHIN = 0.9;
 
     private final double mostSeconds;
+    /** Of a quiet machine. */
+    private final Deadline asked;
     private final Deadline deadline;
     private final Counting watch;
     private final SeasonBrief brief;
@@ -62,9 +66,10 @@ public final class SeasonPlanner {
         }
     }
 
-    private SeasonPlanner(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
+    private SeasonPlanner(SeasonBrief brief, double mostSeconds, double patience, SolveWatch watch) {
         this.mostSeconds = mostSeconds;
-        this.deadline = new Deadline(mostSeconds * (SAFELY_WITHIN - TO_FINISH));
+        this.asked = new Deadline(mostSeconds * (SAFELY_WITHIN - TO_FINISH));
+        this.deadline = new Deadline(mostSeconds * patience * (SAFELY_WITHIN - TO_FINISH));
         this.watch = new Counting(watch);
         this.brief = brief;
     }
@@ -74,10 +79,21 @@ public final class SeasonPlanner {
      * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
      */
     public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
+        return plan(brief, mostSeconds, 1, watch);
+    }
+
+    /**
+     * The plan of a quiet machine on a busy one: as much is searched, and it may take longer.
+     *
+     * @param mostSeconds how much is searched: what fits in so many seconds where nothing else runs, above 0
+     * @param patience how many times as long it may take, 1 or more
+     * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
+     */
+    public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, double patience, SolveWatch watch) {
         brief.refuse();
         // before any time is counted
         Solver.load();
-        return new SeasonPlanner(brief, mostSeconds, watch).plan();
+        return new SeasonPlanner(brief, mostSeconds, patience, watch).plan();
     }
 
     private SeasonPlan plan() {
@@ -106,7 +122,10 @@ public final class SeasonPlanner {
         }
         List<SeasonPlan.WayOut> waysOut = draft.allHold()
                 ? List.of()
-                : new WaysOut(drafts, draft, watch, deadline, mostSeconds).all();
+                : new WaysOut(drafts, draft, watch,
+                        new Deadline(Math.max(asked.secondsLeft(),
+                                Math.min(mostSeconds * FOR_WAYS_OUT, deadline.secondsLeft()))),
+                        mostSeconds).all();
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
                 PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
                 new YardPlan(drafts.brief(), drafts.supply(), draft.droneStarts()).uses(draft.batches()),

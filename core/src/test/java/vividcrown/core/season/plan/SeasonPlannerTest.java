@@ -15,6 +15,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
@@ -393,5 +394,26 @@ class SeasonPlannerTest {
         assertThat(BuilderRhythm.load(7)).isEqualTo(15);
         assertThat(BuilderRhythm.load(9)).isEqualTo(20);
         assertThat(BuilderRhythm.load(20)).isEqualTo(45);
+    }
+
+    @Test
+    void whoever_is_patient_gets_the_same_plan_on_a_busy_machine_as_on_a_quiet_one() throws InterruptedException {
+        SeasonBrief brief = Seasons.random(12, 4, 100, 6);
+        double patience = 60;
+        SeasonPlan quiet = SeasonPlanner.plan(brief, 1, patience, SolveWatch.untilInterrupted());
+        AtomicBoolean over = new AtomicBoolean();
+        List<Thread> others = IntStream.range(0, 3 * Runtime.getRuntime().availableProcessors())
+                .mapToObj(_ -> Thread.ofPlatform().start(() -> {
+                    while (!over.get()) {
+                        Thread.onSpinWait();
+                    }
+                })).toList();
+        SeasonPlan busy = SeasonPlanner.plan(brief, 1, patience, SolveWatch.untilInterrupted());
+        over.set(true);
+        for (Thread other : others) {
+            other.join();
+        }
+        assertThat(busy.batches()).isEqualTo(quiet.batches());
+        assertThat(busy.search().cost()).isEqualTo(quiet.search().cost());
     }
 }
