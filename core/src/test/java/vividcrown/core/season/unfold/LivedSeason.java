@@ -90,6 +90,11 @@ final class LivedSeason {
         SupplyKind kind() {
             return kind;
         }
+
+        /** Cells that were meant to be placed of it when it was grafted. */
+        int meant() {
+            return meant;
+        }
     }
 
     private final SeasonBrief brief;

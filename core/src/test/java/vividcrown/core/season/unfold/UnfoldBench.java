@@ -79,6 +79,16 @@ class UnfoldBench {
         assertThat(seconds).isPositive();
     }
 
+    /** What is said in the middle of a season of each order if nothing more is grafted, against how often it was kept when nothing was. */
+    @Test
+    void stated_odds_if_nothing_more_is_grafted() {
+        Map<Integer, StandingOddsTest.Tenth> tenths = StandingOddsTest.tenths(7 * SEASONS);
+        System.out.println("stated if nothing more is grafted");
+        tenths.values().forEach(of -> System.out.printf(Locale.ROOT, "  %4d orders: said %5.1f %%, kept %5.1f %%%n",
+                of.orders(), 100 * of.said() / of.orders(), 100 * of.kept() / of.orders()));
+        assertThat(tenths).isNotEmpty();
+    }
+
     /** A poor season has every rate at its 5 % quantile, a scarce one boxes for seven in ten. Each seed on its own, and both together. */
     private static void tell(String season, String name, LivedSeason.Keeper keeper) {
         List<LivedSeason.Lived> first = lived(season, keeper, FIRST_SEED);
