@@ -40,6 +40,11 @@ public final class Ahead {
     /** Of the cups that would do on average. */
     private static final double SAFELY = 1.3;
     private static final double TIMES_WANTED = 4;
+    /** Of the cups that the whole of an order takes on average. */
+    private static final double NARROW = 2.5;
+    /** Whatever the days off, within a week there is a graft day. */
+    private static final int SURELY_AGAIN_DAYS = 7;
+    private static final int PRICES_TRIED = 10;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -59,12 +64,11 @@ public final class Ahead {
     /**
      * What is known of the days after today's graft.
      *
-     * @param lastHelp the next graft, by the orders for queens that it is the last to help
-     * @param isLast by order: whether it is one of these
+     * @param nextFor the next graft, by the orders for queens that it is the last to help, or that want more than one graft
      * @param againForQueens by order: whether queens that it lacks are grafted for again
      * @param costs by order and how many it lacks
      */
-    private record Then(Map<Integer, NextGraft> lastHelp, boolean[] isLast, boolean[] againForQueens,
+    private record Then(Map<Integer, NextGraft> nextFor, boolean[] againForQueens,
             double[][] costs) {
     }
 
@@ -176,7 +180,9 @@ public final class Ahead {
         Map<Pool, Double> worthACup = new HashMap<>();
         int used = 0;
         for (Pool pool : pools) {
-            int most = Math.min(mostCups - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0), mostOf(pool));
+            int most = Math.min(
+                    Math.min(this.mostCups, mostCups - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0)),
+                    mostOf(pool));
             if (most < 1) {
                 continue;
             }
@@ -309,7 +315,7 @@ public final class Ahead {
         double cost = 0;
         boolean[] againForQueens = new boolean[draws.many()];
         for (int at = 0; at < orders.size(); at++) {
-            if (then.isLast()[at]) {
+            if (then.nextFor().containsKey(at)) {
                 continue;
             }
             int[] missing = handed.missing()[at];
@@ -328,7 +334,7 @@ public final class Ahead {
                 cost += handed.left(one) * worth.wastedQueen();
             }
         }
-        for (int[] alike : then.lastHelp().isEmpty() ? List.<int[]>of() : alike(all)) {
+        for (int[] alike : then.nextFor().isEmpty() ? List.<int[]>of() : alike(all)) {
             cost += alike.length * ofNext(then, handed.missing(), alike);
         }
         return cost / draws.many();
@@ -355,54 +361,107 @@ public final class Ahead {
         return alike;
     }
 
-    /** What the next graft and all that stays missing of the orders that it is the last to help cost, on average of these draws. */
+    /** What the next graft and all that stays missing of the orders that it is for cost, on average of these draws. */
     private double ofNext(Then then, int[][] left, int[] alike) {
         double without = 0;
-        double with = WorkTime.LOAD;
-        for (Map.Entry<Integer, NextGraft> one : then.lastHelp().entrySet()) {
-            int[] missing = left[one.getKey()];
-            double[] costs = then.costs()[one.getKey()];
-            without += IntStream.of(alike).mapToDouble(draw -> costs[missing[draw]]).average().orElse(0);
-            with += one.getValue().least(alike, missing, costs);
+        for (int at : then.nextFor().keySet()) {
+            double[] costs = then.costs()[at];
+            without += IntStream.of(alike).mapToDouble(draw -> costs[left[at][draw]]).average().orElse(0);
         }
-        return Math.min(without, with);
+        return Math.min(without, WorkTime.LOAD + shared(then, left, alike));
+    }
+
+    /** Builders take no more than they take: where more is wanted a cup has a price, the least at which they are enough. */
+    private double shared(Then then, int[][] left, int[] alike) {
+        NextGraft.Least all = at(0, then, left, alike);
+        double low = 0;
+        double high = worth.lateOrder() + worth.lateQueen();
+        if (all.cups() > mostCups) {
+            all = at(high, then, left, alike);
+            for (int step = 0; step < PRICES_TRIED; step++) {
+                double price = (low + high) / 2;
+                NextGraft.Least one = at(price, then, left, alike);
+                low = one.cups() > mostCups ? price : low;
+                high = one.cups() > mostCups ? high : price;
+                all = one.cups() > mostCups ? all : one;
+            }
+        }
+        return all.cost();
+    }
+
+    /** Of all the orders that it is for. */
+    private NextGraft.Least at(double price, Then then, int[][] left, int[] alike) {
+        double cost = 0;
+        int cups = 0;
+        for (Map.Entry<Integer, NextGraft> one : then.nextFor().entrySet()) {
+            NextGraft.Least least = one.getValue().least(alike, left[one.getKey()], then.costs()[one.getKey()], price);
+            cost += least.cost();
+            cups += least.cups();
+        }
+        return new NextGraft.Least(cost, cups);
     }
 
     private Then then(Map<SupplyKind, LocalDate> next) {
-        Map<Integer, NextGraft> lastHelp = Optional.ofNullable(next.get(SupplyKind.QUEENS)).map(this::lastHelp)
-                .orElse(Map.of());
-        boolean[] isLast = new boolean[orders.size()];
+        Map<Integer, NextGraft> nextFor = new HashMap<>();
         boolean[] againForQueens = new boolean[orders.size()];
         double[][] costs = new double[orders.size()][];
-        for (int at = 0; at < isLast.length; at++) {
+        for (int at = 0; at < costs.length; at++) {
             Wanted order = orders.get(at);
-            isLast[at] = lastHelp.containsKey(at);
-            boolean helpedStill = !order.late()
-                    && timing.helpsStill(order, next.getOrDefault(order.kind(), brief.today()));
+            LocalDate day = next.getOrDefault(order.kind(), brief.today());
+            boolean helpedStill = !order.late() && timing.helpsStill(order, day);
+            boolean queensAgain = helpedStill && order.kind() == SupplyKind.QUEENS
+                    && next.containsKey(SupplyKind.QUEENS);
             againForQueens[at] = helpedStill && order.kind() == SupplyKind.QUEENS;
-            // what the next graft leaves to be wanted nothing helps any more
-            boolean helped = helpedStill && !isLast[at];
-            costs[at] = IntStream.rangeClosed(0, order.demand().count())
-                    .mapToDouble(missing -> costOf(order, missing, helped)).toArray();
-        }
-        return new Then(lastHelp, isLast, againForQueens, costs);
-    }
-
-    private Map<Integer, NextGraft> lastHelp(LocalDate day) {
-        LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
-        Map<Integer, NextGraft> last = new HashMap<>();
-        for (int at = 0; at < orders.size(); at++) {
-            Wanted order = orders.get(at);
-            if (order.kind() == SupplyKind.QUEENS && !order.late() && timing.helpsStill(order, day)
-                    && !timing.helpsStill(order, afterIt)) {
-                int most = Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
-                last.put(at, new NextGraft(
-                        new Counted(draws.of(day, most, List.of(), supply.usual(order.demand().line())),
-                                SupplyKind.QUEENS),
-                        timing.ready(order, day), timing.placing(worth)));
+            LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
+            // what its last graft leaves to be wanted nothing helps any more
+            boolean isLast = queensAgain && !timing.helpsStill(order, afterIt);
+            costs[at] = costs(order, helpedStill && !isLast);
+            if (isLast) {
+                nextFor.put(at, nextGraft(order, day));
+            } else if (queensAgain && isNarrow(order) && timing.helpsStill(order, day.plusDays(SURELY_AGAIN_DAYS))) {
+                NextGraft last = nextGraft(order, lastDay(order));
+                double[] lacking = costs(order, false);
+                Arrays.setAll(costs[at], missing -> last.alone(missing, lacking));
+                nextFor.put(at, nextGraft(order, day));
             }
         }
-        return last;
+        return new Then(nextFor, againForQueens, costs);
+    }
+
+    /** One graft of all that builders take hardly brings the whole of it: two grafts share in it, and each leaves less room for others. */
+    private boolean isNarrow(Wanted order) {
+        return mostCups < NARROW * order.demand().count() / supply.through(order.product(),
+                Supply.Virgins.of(order.demand().line(), order.demand().count()), brief.today(), order.day());
+    }
+
+    /** The last day on which a graft helps it. */
+    private LocalDate lastDay(Wanted order) {
+        LocalDate day = order.day().minusDays(supply.soonest(order.product()));
+        while (!timing.helpsStill(order, day)) {
+            day = day.minusDays(1);
+        }
+        return day;
+    }
+
+    /** By how many it lacks. */
+    private double[] costs(Wanted order, boolean helpedStill) {
+        return IntStream.rangeClosed(0, order.demand().count())
+                .mapToDouble(missing -> costOf(order, missing, helpedStill)).toArray();
+    }
+
+    private NextGraft nextGraft(Wanted order, LocalDate day) {
+        int most = Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
+        return new NextGraft(
+                new Counted(draws.of(day, most, List.of(), supply.usual(order.demand().line())), SupplyKind.QUEENS),
+                timing.ready(order, day), timing.placing(worth), isAfter(order, day) ? 0 : worth.wastedQueen());
+    }
+
+    /** Whether somebody after it takes, while they keep, what a graft of that day brings too many. */
+    private boolean isAfter(Wanted order, LocalDate graft) {
+        return orders.stream().anyMatch(
+                other -> other.kind() == SupplyKind.QUEENS && !other.late() && other.day().isAfter(order.day())
+                        && !other.day().isAfter(timing.keepsUntil(SupplyKind.QUEENS, graft))
+                        && other.takes(order.demand().line()));
     }
 
     private double costOf(Wanted order, int missing, boolean helpedStill) {

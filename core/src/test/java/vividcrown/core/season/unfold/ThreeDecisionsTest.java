@@ -110,22 +110,18 @@ class ThreeDecisionsTest {
     private record Choice(int cups, int place) {
     }
 
-    /**
-     * What each may cost more. 2 % is wanted; one order of two queens worth a week's work falls short, where a day takes twelve cups: the program
-     * leaves it to the second day, whose twelve cups the other order wants too; the best policy grafts for it on the first.
-     */
+    /** 2 % is wanted. */
     @ParameterizedTest
-    @CsvSource({"3, 3, 60, 600, 20, 1.02", "2, 3, 60, 2400, 20, 1.08", "3, 2, 60, 300, 60, 1.02",
-            "3, 3, 120, 0, 20, 1.02"})
+    @CsvSource({"3, 3, 60, 600, 20", "2, 3, 60, 2400, 20", "3, 2, 60, 300, 60", "3, 3, 120, 0, 20"})
     void asked_anew_on_each_day_it_costs_hardly_more_than_the_best_there_can_be(int first, int second,
-            double lateQueen, double lateOrder, double wasted, double hardlyMore) {
+            double lateQueen, double lateOrder, double wasted) {
         this.first = first;
         this.second = second;
         this.worth = new SeasonWorth(lateQueen, lateOrder, wasted, 0.2);
         this.placing = new Timing(brief(first, second, 0), supply).placing(worth);
         double best = best();
         double program = program();
-        assertThat(program).isBetween(best - 1e-6, hardlyMore * best);
+        assertThat(program).isBetween(best - 1e-6, 1.02 * best);
     }
 
     private static double work(int cups) {
