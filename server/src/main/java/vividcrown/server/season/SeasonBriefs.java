@@ -117,14 +117,15 @@ class SeasonBriefs {
      * @param assurance for every order that names none, 0.5–0.999
      * @param moreNucs nucs that one would add, at most 2,000
      * @param moreBuilders builders that one would add, of load 30; at most 100
-     * @param hoursADay instead of the usual
+     * @param hoursADay instead of the usual, above 0
      * @param workDaysOff work on days off
      * @param locks ids of planned grafts that stay as they are; those planned by hand stay anyway
      * @param grafter who grafts; anybody if left out
      */
     record WhatIf(@DecimalMin("0.5") @DecimalMax("0.999") @Nullable Double assurance,
             @Min(0) @Max(2_000) @Nullable Integer moreNucs, @Min(0) @Max(100) @Nullable Integer moreBuilders,
-            @DecimalMin("0") @DecimalMax("24") @Nullable Double hoursADay, @Nullable Boolean workDaysOff,
+            @DecimalMin(value = "0", inclusive = false) @DecimalMax("24") @Nullable Double hoursADay,
+            @Nullable Boolean workDaysOff,
             @Size(max = 500) @Nullable List<UUID> locks, @Size(max = 80) @Nullable String grafter) {
         static final WhatIf NOTHING = new WhatIf(null, null, null, null, null, null, null);
 
