@@ -97,13 +97,9 @@ public final class Ahead {
         this.orders = orders;
         this.firstOf = orders.stream().mapToInt(one -> indexOf(one.demand())).toArray();
         this.stocks = List.copyOf(stocks);
-        stocks.forEach(stock -> holdings.add(holding(stock, stock.meant())));
-    }
-
-    private Holding holding(Stock stock, int place) {
-        int alive = stock.batch().alive();
-        return Holding.of(stock.line(), stock.kind(),
-                drawn(stock), alive, place, orders, timing);
+        stocks.forEach(
+                stock -> holdings.add(Holding.of(stock.line(), drawn(stock), stock.batch().alive(), stock.meant(),
+                        orders, timing)));
     }
 
     /** @param place how many of its ripe cells are meant to be placed */
@@ -173,16 +169,14 @@ public final class Ahead {
                         && (pool.line().isPresent() || one.demand().line().isEmpty()));
     }
 
-    /** One pool after the other, each in view of those before it. */
-    private Choice choose(List<Pool> pools, Map<SupplyKind, LocalDate> next, int mostCups, int kept, int usualLoad) {
+    /** One pool after the other, each in view of those before it. @param together cups of all of them */
+    private Choice choose(List<Pool> pools, Map<SupplyKind, LocalDate> next, int together, int kept, int usualLoad) {
         List<Graft> grafts = new ArrayList<>();
         List<Holding> chosen = new ArrayList<>();
         Map<Pool, Double> worthACup = new HashMap<>();
         int used = 0;
         for (Pool pool : pools) {
-            int most = Math.min(
-                    Math.min(this.mostCups, mostCups - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0)),
-                    mostOf(pool));
+            int most = Math.min(together - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0), mostOf(pool));
             if (most < 1) {
                 continue;
             }
@@ -190,21 +184,21 @@ public final class Ahead {
             Counted drawn = cupsOfToday(pool, most);
             int nucs = Math.min(most, freeNucs(chosen, pool.line()));
             IntToDoubleFunction placing = y -> weigh(
-                    Optional.of(Holding.of(pool.line(), kind, drawn, most, y, orders, timing)), chosen,
-                    next) + timing.placing(worth) * placed(drawn, most, kind, y);
+                    Optional.of(Holding.of(pool.line(), drawn, most, y, orders, timing)), chosen,
+                    next) + placing(drawn, most, y);
             int place = kind == SupplyKind.QUEENS ? Cheapest.of(nucs, placing) : most;
             int before = used;
             IntToDoubleFunction cost = x -> weigh(
-                    Optional.of(Holding.of(pool.line(), kind, drawn, x, place, orders, timing)), chosen,
+                    Optional.of(Holding.of(pool.line(), drawn, x, place, orders, timing)), chosen,
                     next)
-                    + x * WorkTime.GRAFT_A_CUP + timing.placing(worth) * placed(drawn, x, kind, place)
+                    + x * WorkTime.GRAFT_A_CUP + placing(drawn, x, place)
                     + WorkTime.LOAD * (Math.ceilDiv(before + x, usualLoad) - Math.ceilDiv(before, usualLoad));
             int cups = Cheapest.of(most, cost);
             double saved = cups == 0 ? 0 : cost.applyAsDouble(0) - cost.applyAsDouble(cups);
             if (saved > 0) {
                 used += cups;
                 worthACup.put(pool, saved / cups);
-                chosen.add(Holding.of(pool.line(), kind, drawn, cups, place, orders, timing));
+                chosen.add(Holding.of(pool.line(), drawn, cups, place, orders, timing));
                 grafts.add(new Graft(pool.line(), kind, cups, place));
             }
         }
@@ -233,15 +227,19 @@ public final class Ahead {
     private int mostOf(Pool pool) {
         int wanted = orders.stream().filter(one -> one.kind() == pool.kind() && one.takes(pool.line())
                 && timing.reaches(one, brief.today())).mapToInt(one -> one.demand().count()).sum();
-        return Math.min(MOST_CUPS, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * wanted));
+        return enoughFor(wanted);
     }
 
-    /** The same cups whenever it is asked: only the number of them is chosen. */
+    private int enoughFor(int queens) {
+        return Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * queens));
+    }
+
     private Counted drawn(Stock stock) {
         return new Counted(draws.of(stock.graft(), stock.batch().alive(), stock.batch().passed(),
                 stock.batch().around()), stock.kind());
     }
 
+    /** The same cups whenever it is asked: only the number of them is chosen. */
     private Counted cupsOfToday(Pool pool, int most) {
         Counted kept = ofToday.get(pool);
         if (kept == null || kept.cups() < most) {
@@ -263,7 +261,7 @@ public final class Ahead {
         int alive = stock.batch().alive();
         Counted drawn = drawn(stock);
         int best = Cheapest.of(alive, y -> weigh(
-                Optional.of(Holding.of(stock.line(), SupplyKind.QUEENS, drawn, alive, y, orders, timing)), List.of(),
+                Optional.of(Holding.of(stock.line(), drawn, alive, y, orders, timing)), List.of(),
                 Map.of(SupplyKind.QUEENS, next)) + timing.placing(worth) * y);
         holdings.add(at, itself);
         return best;
@@ -298,12 +296,12 @@ public final class Ahead {
                 .toList();
     }
 
-    private double placed(Counted drawn, int cups, SupplyKind kind, int place) {
-        if (kind != SupplyKind.QUEENS) {
-            return 0;
-        }
-        return IntStream.range(0, draws.many()).map(draw -> Math.min(drawn.ripe(draw, cups), place)).average()
-                .orElse(0);
+    /** Minutes for the cells that are placed, on average. */
+    private double placing(Counted drawn, int cups, int place) {
+        return drawn.kind() == SupplyKind.QUEENS
+                ? timing.placing(worth) * IntStream.range(0, draws.many())
+                        .map(draw -> drawn.placed(draw, cups, place)).average().orElse(0)
+                : 0;
     }
 
     private double weigh(Optional<Holding> more, List<Holding> chosen, Map<SupplyKind, LocalDate> next) {
@@ -373,14 +371,14 @@ public final class Ahead {
 
     /** Builders take no more than they take: where more is wanted a cup has a price, the least at which they are enough. */
     private double shared(Then then, int[][] left, int[] alike) {
-        NextGraft.Least all = at(0, then, left, alike);
+        NextGraft.Least all = priced(0, then, left, alike);
         double low = 0;
         double high = worth.lateOrder() + worth.lateQueen();
         if (all.cups() > mostCups) {
-            all = at(high, then, left, alike);
+            all = priced(high, then, left, alike);
             for (int step = 0; step < PRICES_TRIED; step++) {
                 double price = (low + high) / 2;
-                NextGraft.Least one = at(price, then, left, alike);
+                NextGraft.Least one = priced(price, then, left, alike);
                 low = one.cups() > mostCups ? price : low;
                 high = one.cups() > mostCups ? high : price;
                 all = one.cups() > mostCups ? all : one;
@@ -390,7 +388,7 @@ public final class Ahead {
     }
 
     /** Of all the orders that it is for. */
-    private NextGraft.Least at(double price, Then then, int[][] left, int[] alike) {
+    private NextGraft.Least priced(double price, Then then, int[][] left, int[] alike) {
         double cost = 0;
         int cups = 0;
         for (Map.Entry<Integer, NextGraft> one : then.nextFor().entrySet()) {
@@ -450,9 +448,9 @@ public final class Ahead {
     }
 
     private NextGraft nextGraft(Wanted order, LocalDate day) {
-        int most = Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * order.demand().count()));
         return new NextGraft(
-                new Counted(draws.of(day, most, List.of(), supply.usual(order.demand().line())), SupplyKind.QUEENS),
+                new Counted(draws.of(day, enoughFor(order.demand().count()), List.of(),
+                        supply.usual(order.demand().line())), SupplyKind.QUEENS),
                 timing.ready(order, day), timing.placing(worth), isAfter(order, day) ? 0 : worth.wastedQueen());
     }
 

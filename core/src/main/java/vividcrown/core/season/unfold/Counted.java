@@ -38,6 +38,10 @@ final class Counted {
         return counted;
     }
 
+    SupplyKind kind() {
+        return kind;
+    }
+
     LocalDate graft() {
         return drawn.graft();
     }
@@ -58,6 +62,11 @@ final class Counted {
     /** Ripe cells, of the first so many cups. */
     int ripe(int draw, int cups) {
         return ripe[draw][cups];
+    }
+
+    /** Ripe cells of these that go on: of those for queens no more than are placed. */
+    int placed(int draw, int cups, int place) {
+        return kind == SupplyKind.QUEENS ? Math.min(place, ripe[draw][cups]) : ripe[draw][cups];
     }
 
     /**

@@ -27,14 +27,13 @@ record Holding(Optional<String> line, SupplyKind kind, int place, int[] took, in
      * @param cups of those drawn, the first
      * @param place cells of queens that are placed at most
      */
-    static Holding of(Optional<String> line, SupplyKind kind, Counted drawn, int cups, int place,
-            List<Wanted> orders, Timing timing) {
+    static Holding of(Optional<String> line, Counted drawn, int cups, int place, List<Wanted> orders,
+            Timing timing) {
+        SupplyKind kind = drawn.kind();
         int[] took = new int[drawn.draws()];
         int[] cells = new int[drawn.draws()];
         Arrays.setAll(took, draw -> drawn.took(draw, cups));
-        Arrays.setAll(cells, draw -> kind == SupplyKind.QUEENS
-                ? Math.min(place, drawn.ripe(draw, cups))
-                : drawn.ripe(draw, cups));
+        Arrays.setAll(cells, draw -> drawn.placed(draw, cups, place));
         Map<Double, int[]> byShare = new HashMap<>();
         int[][] had = new int[orders.size()][];
         for (int at = 0; at < had.length; at++) {

@@ -67,7 +67,7 @@ final class NextGraft {
         double sum = 0;
         int placed = 0;
         for (int draw : alike) {
-            int cells = Math.min(place, drawn.ripe(draw, many));
+            int cells = drawn.placed(draw, many, place);
             placed += cells;
             int stillMissing = Math.max(0, missing[draw] - come[draw][cells]);
             sum += costs[stillMissing] + over * (comeInTheEnd[draw][cells] - (missing[draw] - stillMissing));

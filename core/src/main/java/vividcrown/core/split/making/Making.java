@@ -57,9 +57,26 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
             return how == How.IN_HAND || seenOn.filter(seen -> !seen.isBefore(on)).isPresent();
         }
 
-        /** Whether it still tells where she is: she was seen, and not caged, on a day before. */
+        /** Whether it tells no longer where she is: she was seen, and not caged, on a day before. */
         public boolean isOver(LocalDate today) {
             return how == How.SEEN_STAYS && day.isBefore(today);
+        }
+
+        /**
+         * Whether for that day the queen of a hive that gives was seen on a frame that stays, is in hand, or her fresh eggs were found there since.
+         *
+         * @param find key of the look for her
+         * @param stillThere key of the look for her eggs
+         */
+        public static boolean isKnown(Map<String, Done> done, String find, String stillThere, LocalDate day) {
+            return Optional.ofNullable(done.get(find)).filter(one -> one.isSeenFor(day)).isPresent()
+                    || Optional.ofNullable(done.get(stillThere)).filter(one -> one.how() == How.SEEN_STAYS).isPresent();
+        }
+
+        /** Whether with a step something left that nobody searched, and she was not known that day: the gate was passed over, or what was said of her was taken back. */
+        public static boolean wentUnseen(Map<String, Done> done, String step, String find, String stillThere) {
+            return Optional.ofNullable(done.get(step)).filter(one -> one.how() != How.SEARCHED && one.how() != How.LEFT
+                    && !isKnown(done, find, stillThere, one.day())).isPresent();
         }
     }
 
@@ -95,8 +112,8 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
                     // a step outlives its beginning where that was withdrawn
                     sheet.flatMap(begun -> new Making(begun, done, over, List.of()).against(step, how, entry.day()))
                             .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
-                    done.merge(step, Done.said(how, entry.day(), Optional.empty()),
-                            (before, _) -> Done.said(how, entry.day(), Optional.of(before)));
+                    done.compute(step,
+                            (_, before) -> Done.said(how, entry.day(), Optional.ofNullable(before)));
                 }
                 default -> {
                     // of another thing that the split is only named in
@@ -147,7 +164,9 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
         if (found.isEmpty() || found.get().isOver(day)) {
             return Gate.FIND_HER_FIRST;
         }
-        return isKnown(giver, day) ? Gate.OPEN : Gate.SEARCH_BOTH_SIDES;
+        return Done.isKnown(done, new MakingStep.Find(giver).key(), keyOf(giver), day)
+                ? Gate.OPEN
+                : Gate.SEARCH_BOTH_SIDES;
     }
 
     /** What stands of it: a look for the queen of another day is to be made again while combs of hers are to go. */
@@ -189,17 +208,7 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
     }
 
     private boolean isUnsafe(MakingStep step, Giver giver) {
-        // done as if she were known counts too: the gate was passed over, or what was said of her was taken back
-        return Optional.ofNullable(done.get(step.key()))
-                .filter(one -> one.how() != How.SEARCHED && one.how() != How.LEFT && !isKnown(giver, one.day()))
-                .isPresent();
-    }
-
-    /** Whether for that day its queen was seen on a frame that stays, is in hand, or her fresh eggs were found there since. */
-    private boolean isKnown(Giver giver, LocalDate day) {
-        return Optional.ofNullable(done.get(new MakingStep.Find(giver).key())).filter(one -> one.isSeenFor(day))
-                .isPresent()
-                || Optional.ofNullable(done.get(keyOf(giver))).filter(one -> one.how() == How.SEEN_STAYS).isPresent();
+        return Done.wentUnseen(done, step.key(), new MakingStep.Find(giver).key(), keyOf(giver));
     }
 
     /**

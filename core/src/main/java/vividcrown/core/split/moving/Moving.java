@@ -82,8 +82,8 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
                 case SplitDeed.StepDone(_, String step, How how) -> {
                     sheet.flatMap(begun -> new Moving(begun, done, false, List.of()).against(step, how, entry.day()))
                             .ifPresent(why -> clashes.add(new Contradiction(entry.id(), why)));
-                    done.merge(step, Done.said(how, entry.day(), Optional.empty()),
-                            (before, _) -> Done.said(how, entry.day(), Optional.of(before)));
+                    done.compute(step,
+                            (_, before) -> Done.said(how, entry.day(), Optional.ofNullable(before)));
                 }
                 default -> {
                     // of another thing that the sheet is only named in
@@ -171,16 +171,7 @@ public record Moving(MoveSheet sheet, Map<String, Done> done, boolean dropped, L
     }
 
     private boolean isUnsafe(MoveStep step, Stand giver) {
-        return Optional.ofNullable(done.get(step.key()))
-                .filter(one -> one.how() != How.SEARCHED && one.how() != How.LEFT && !isKnown(giver, one.day()))
-                .isPresent();
-    }
-
-    private boolean isKnown(Stand giver, LocalDate day) {
-        return Optional.ofNullable(done.get(new MoveStep.Find(giver).key())).filter(one -> one.isSeenFor(day))
-                .isPresent()
-                || Optional.ofNullable(done.get(key(After.STILL_THERE, giver)))
-                        .filter(one -> one.how() == How.SEEN_STAYS).isPresent();
+        return Done.wentUnseen(done, step.key(), new MoveStep.Find(giver).key(), key(After.STILL_THERE, giver));
     }
 
     /** What is still to come, the soonest first; of what was not done nothing follows. */
