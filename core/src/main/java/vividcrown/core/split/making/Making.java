@@ -42,11 +42,12 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
      */
     public record Done(How how, LocalDate day, Optional<LocalDate> seenOn) {
 
-        /** @param before what was said of it until then; what is said on the same day takes its place */
+        /** @param before what was said of it until then; what is said of the same day takes its place, whenever it is written down */
         public static Done said(How how, LocalDate day, Optional<Done> before) {
+            Optional<LocalDate> otherDay = before.flatMap(Done::seenOn).filter(seen -> !seen.equals(day));
             return new Done(how, day, how == How.SEEN_STAYS || how == How.IN_HAND
-                    ? Optional.of(day)
-                    : before.flatMap(Done::seenOn).filter(day::isAfter));
+                    ? otherDay.filter(day::isBefore).or(() -> Optional.of(day))
+                    : otherDay);
         }
 
         /**
@@ -59,7 +60,7 @@ public record Making(SplitSheet sheet, Map<String, Done> done, boolean dropped,
 
         /** Whether it tells no longer where she is: she was seen, and not caged, on a day before. */
         public boolean isOver(LocalDate today) {
-            return how == How.SEEN_STAYS && day.isBefore(today);
+            return how == How.SEEN_STAYS && !isSeenFor(today);
         }
 
         /**

@@ -226,6 +226,20 @@ class MakingTest {
         assertThat(Making.fold(record).orElseThrow().mayHoldHer(N_1)).isTrue();
     }
 
+    /** Written down in the evening, or by a phone that was without a signal. */
+    @Test
+    void a_look_of_yesterday_that_is_written_down_late_takes_nothing_from_the_look_of_today() {
+        made(Gets.RIPE_CELL, "set-up N 1", How.DONE);
+        nextDay(FIND_H1, How.SEEN_STAYS, "frame H 1 4", How.DONE);
+        note(new SplitDeed.StepDone(SPLIT, FIND_H1, How.NOT_FOUND));
+        assertThat(Making.fold(record).orElseThrow().mayHoldHer(N_1)).isFalse();
+        record.removeLast();
+        note(new SplitDeed.StepDone(SPLIT, FIND_H1, How.SEEN_STAYS));
+        Making late = Making.fold(record).orElseThrow();
+        assertThat(late.mayHoldHer(N_1)).isFalse();
+        assertThat(gate(late, "shake H 1 N 1", JUN_8.plusDays(1))).isEqualTo(Gate.OPEN);
+    }
+
     @Test
     void where_the_old_queen_goes_along_she_is_in_hand_before_anything_else_moves() {
         assertThat(gate(made(Gets.THE_OLD_QUEEN, FIND_H1, How.NOT_FOUND), "frame H 1 4"))
