@@ -335,6 +335,26 @@ class SearchTest {
         assertThat(answer.path("assumed").toString()).contains("upland");
     }
 
+    /** Brood comes out within three weeks (Winston 1987, from memory): what stood on a comb last autumn leads nobody to her in June. */
+    @Test
+    void combs_of_last_autumn_tell_next_to_nothing() {
+        List<Map<String, Object>> combs = new ArrayList<>();
+        for (int slot = 1; slot <= 10; slot++) {
+            List<String> side = List.of(slot == 2 ? "SEALED_WORKER" : slot == 8 ? "EGGS" : "LARVAE");
+            combs.add(Map.of("slot", slot, "near", side, "far", side));
+        }
+        List<Map<String, Object>> boxes = List.of(Map.of("combs", combs, "slots", 11));
+        assertThat(on(9, asked("boxes", boxes, "readOn", "2025-10-01")))
+                .isCloseTo(on(9, asked("boxes", boxes, "readOn", "2025-08-01")), within(0.01));
+        assertThat(Math.abs(on(9, asked("boxes", boxes, "readOn", "2025-10-01")) - on(9, asked())))
+                .isLessThan(0.3 * Math.abs(on(9, asked("boxes", boxes, "readOn", "2026-06-11")) - on(9, asked())));
+    }
+
+    private static double on(int slot, JsonNode answer) {
+        return answer.path("search").path("combs").valueStream().filter(one -> one.path("slot").asInt() == slot)
+                .findFirst().orElseThrow().path("chance").asDouble();
+    }
+
     @Test
     void situations_that_must_not_cost_a_queen() {
         assertThat(stop("virginOutOn", "2026-06-03")).as("a virgin of nine days may be out").isEqualTo("LEAVE_SHUT");

@@ -41,6 +41,13 @@ class SeasonTest {
         return answer.json();
     }
 
+    @Test
+    void a_day_of_no_hours_is_refused_with_its_bounds() {
+        Client.Answer none = owner.post("/api/v1/season/searches", Map.of("whatIf", Map.of("hoursADay", 0)));
+        assertThat(none.status()).isEqualTo(422);
+        assertThat(none.text()).as(none.text()).contains("whatIf.hoursADay").doesNotContain("400");
+    }
+
     private String begins(Object search) {
         Client.Answer begun = owner.post("/api/v1/season/searches", search);
         assertThat(begun.status()).as(begun.text()).isEqualTo(200);

@@ -149,6 +149,21 @@ class SplitMakingTest {
         assertThat(done(split, step(split, "FRAME", 0), "DONE").status()).isEqualTo(200);
     }
 
+    /** Common practice: a frame that was set aside is back before the lid is on, and she walks; caged she stays where she is. */
+    @Test
+    void what_was_seen_of_her_yesterday_opens_nothing_today_unless_she_is_caged() {
+        UUID split = begun(cellNucs());
+        String find = step(split, "FIND", 0).path("key").asString();
+        for (String how : List.of("SEEN_STAYS", "IN_HAND")) {
+            assertThat(owner.post("/api/v1/journal", Map.of("entries", List.of(entry(today.minusDays(1),
+                    deed("SPLIT_STEP_DONE", "split", split, "step", find, "how", how))))).status()).isEqualTo(200);
+            assertThat(step(split, "FRAME", 0).path("gate").asString()).as(how)
+                    .isEqualTo(how.equals("IN_HAND") ? "OPEN" : "FIND_HER_FIRST");
+            assertThat(step(split, "FIND", 0).path("how").asString("")).as(how)
+                    .isEqualTo(how.equals("IN_HAND") ? "IN_HAND" : "");
+        }
+    }
+
     @Test
     void what_was_made_stands_in_the_record_hives_frames_store_and_judgement() {
         JsonNode page = cellNucs();

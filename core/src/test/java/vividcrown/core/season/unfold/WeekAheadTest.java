@@ -117,6 +117,14 @@ class WeekAheadTest {
         assertThat(Lives.odds(brief, 20).chances().get("C")).isGreaterThan(0.5);
     }
 
+    @Test
+    void the_rest_of_the_season_is_lived_as_often_as_the_time_allows_and_it_says_how_often() {
+        SeasonBrief brief = brief(List.of(order("A", Product.MATED_QUEENS, 5, 36, 40)), 200, Crew.EVERY_DAY);
+        assertThat(Lives.odds(brief, 10, 40, 0).lives()).as("no time at all").isEqualTo(10);
+        assertThat(Lives.odds(brief, 10, 40, 600).lives()).as("time for all").isEqualTo(40);
+        assertThat(Lives.odds(brief, 40)).isEqualTo(Lives.odds(brief, 10, 40, 600));
+    }
+
     /** Too few nucs are told, and whether that makes anybody late: a later graft may still serve them. */
     @Test
     void too_few_nucs_are_told_and_whether_anybody_is_late_by_it() {
