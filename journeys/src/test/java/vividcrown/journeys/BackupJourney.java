@@ -134,6 +134,27 @@ class BackupJourney {
         assertThat(yards()).isEqualTo(before);
     }
 
+    @Test
+    void a_backup_of_a_database_that_was_never_used_is_told_as_such() throws Exception {
+        String nothing = folder.resolve("nothing.dump").toString();
+        assertThat(crown("backup", nothing).exit()).isZero();
+        refused(crown("drill", nothing), "never used");
+        refused(crown("restore", nothing), "never used. Nothing was changed.");
+        assertThat(databases()).doesNotContain("_drill").doesNotContain("_restoring");
+    }
+
+    /** On a new machine the file of the old one is tried before it takes the place of anything. */
+    @Test
+    void a_backup_is_drilled_where_nothing_is_yet() throws Exception {
+        founded();
+        String file = folder.resolve("ridge.dump").toString();
+        crown("backup", file);
+        sql("drop schema public cascade; create schema public");
+        CrownScript.Said drilled = crown("drill", file);
+        assertThat(drilled.exit()).as(drilled.text()).isZero();
+        assertThat(drilled.text()).containsPattern("in it +1 operations").containsPattern("here now +nothing yet");
+    }
+
     /** Both look for today's at the same moment, again and again, while it is being written. */
     @Test
     void of_two_servers_with_one_folder_one_backs_up() throws Exception {

@@ -89,4 +89,18 @@ class CopiedTreeJourney {
         String again = run(one, "./crown", "db", "yard");
         assertThat(sql(again, "select count(*) from hive")).isEqualTo("0");
     }
+
+    /** As when another major version of the server is installed: the old folder is moved, a new one made, and one changes one's mind. */
+    @Test
+    void a_folder_that_was_put_aside_can_be_put_back() throws Exception {
+        Path one = tree();
+        sql(run(one, "./crown", "db", "yard"), "create table hive (code text); insert into hive values ('of before')");
+        run(one, "./crown", "stop");
+        run(one, "mv", ".data/pg", ".data/pg-before");
+        assertThat(sql(run(one, "./crown", "db", "yard"), "select to_regclass('hive') is null")).isEqualTo("t");
+        run(one, "./crown", "stop");
+        run(one, "mv", ".data/pg", ".data/pg-after");
+        run(one, "mv", ".data/pg-before", ".data/pg");
+        assertThat(sql(run(one, "./crown", "db", "yard"), "select code from hive")).isEqualTo("of before");
+    }
 }
