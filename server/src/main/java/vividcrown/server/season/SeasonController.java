@@ -161,7 +161,7 @@ class SeasonController {
         YardPlan yards = new YardPlan(brief, new Supply(brief), briefs.droneStartsMeant(brief));
         List<PlannedBatch> batches = yards
                 .placedWhereOpen(made.planned().stream().map(graft -> batch(graft, made)).toList());
-        PlanCheck check = PlanCheck.of(brief, batches);
+        PlanCheck check = PlanCheck.of(brief, batches, List.of());
         List<Standing> standings = new ArrayList<>();
         Map<String, QueenOrder> orders = new HashMap<>();
         made.open().forEach(order -> orders.put(order.code(), order));
@@ -273,9 +273,9 @@ class SeasonController {
     @Operation(summary = "What the plan comes to with these grafts instead; nothing is kept")
     SeasonPlanReckonController.CheckAnswer check(
             @RequestBody @Size(max = SeasonAsked.MOST_BATCHES) List<SeasonPlanView.@Valid BatchView> batches) {
-        return SeasonPlanReckonController.CheckAnswer.of(PlanCheck.of(
-                briefs.make(SeasonBriefs.WhatIf.NOTHING).brief(),
-                batches.stream().map(SeasonPlanView.BatchView::batch).toList()));
+        SeasonBrief brief = briefs.make(SeasonBriefs.WhatIf.NOTHING).brief();
+        return SeasonPlanReckonController.CheckAnswer.of(PlanCheck.of(brief,
+                batches.stream().map(SeasonPlanView.BatchView::batch).toList(), briefs.droneStartsMeant(brief)));
     }
 
     /** @param request an id of its own: the same request twice moves once */

@@ -37,10 +37,13 @@ class SeasonPlanReckonController {
     /**
      * @param chances of each demand's whole number, by its id
      * @param breaks what cannot be done, or will not be ready
+     * @param at for each batch, as they were sent, where its virgins are taken to mate: where it was said, or where they had better; empty if
+     *        nobody asks where nucs stand
      */
-    record CheckAnswer(Map<String, Double> chances, List<String> breaks) {
+    record CheckAnswer(Map<String, Double> chances, List<String> breaks, List<List<SeasonPlanView.BatchAtYard>> at) {
         static CheckAnswer of(PlanCheck check) {
-            return new CheckAnswer(check.chances(), check.breaks().stream().map(Object::toString).toList());
+            return new CheckAnswer(check.chances(), check.breaks().stream().map(Object::toString).toList(),
+                    check.batches().stream().map(SeasonPlanView.BatchAtYard::of).toList());
         }
     }
 
@@ -91,10 +94,10 @@ class SeasonPlanReckonController {
 
     @PostMapping("/season-check")
     @Operation(summary = "What a season's plan comes to after grafts were moved or resized by hand", description = """
-            Takes a season as season-plan does, and the batches of a plan as they would be; answers each demand's odds and
-            what breaks.""")
+            Takes a season as season-plan does, and the batches of a plan as they would be; answers each demand's odds,
+            what breaks, and where the virgins are taken to mate if that was not said.""")
     CheckAnswer check(@Valid @RequestBody CheckRequest asked) {
         return CheckAnswer.of(PlanCheck.of(asked.season().brief(),
-                asked.batches().stream().map(SeasonPlanView.BatchView::batch).toList()));
+                asked.batches().stream().map(SeasonPlanView.BatchView::batch).toList(), List.of()));
     }
 }

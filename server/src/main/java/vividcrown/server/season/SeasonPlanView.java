@@ -76,7 +76,7 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
                             .map(share -> new ShareView(share.demand(), share.cups(), share.delivery())).toList(),
                     batch.spare(), batch.locked(), batch.grafter().orElse(null),
                     ReasonView.of(Assumed.of(brief, batch)), BatchDays.of(batch.day(), brief),
-                    batch.at().stream().map(one -> new BatchAtYard(one.yard(), one.cells())).toList());
+                    BatchAtYard.of(batch));
         }
 
         PlannedBatch batch() {
@@ -93,6 +93,9 @@ public record SeasonPlanView(boolean holds, List<BatchView> batches, List<Promis
     /** @param cells of the batch that are meant for nucs there, about */
     public record BatchAtYard(@NotBlank @Size(max = SeasonAsked.LONGEST_NAME) String yard,
             @Min(1) @Max(BuilderSchool.EXCEPTIONAL_LOAD) int cells) {
+        static List<BatchAtYard> of(PlannedBatch batch) {
+            return batch.at().stream().map(one -> new BatchAtYard(one.yard(), one.cells())).toList();
+        }
     }
 
     /**

@@ -9,6 +9,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
@@ -105,6 +106,18 @@ class SeasonPlanReckonTest {
         plan.path("promises").forEach(promise -> assertThat(
                 checked.path("chances").path(promise.path("demand").asString()).asDouble())
                 .isEqualTo(promise.path("chance").asDouble()));
+
+        plan.path("batches").forEach(batch -> ((ObjectNode) batch).remove("at"));
+        JsonNode open = anybody.post("/api/v1/reckon/season-check",
+                Map.of("season", asked, "batches", plan.path("batches"))).json();
+        assertThat(open.path("breaks")).isEmpty();
+        assertThat(open.path("chances").path("dark").asDouble()).isGreaterThan(0.85);
+        for (int batch = 0; batch < plan.path("batches").size(); batch++) {
+            boolean isDark = plan.path("batches").path(batch).path("shares").path(0).path("demand").asString()
+                    .equals("dark");
+            assertThat(open.path("at").path(batch)).isNotEmpty().allSatisfy(at -> assertThat(
+                    at.path("yard").asString().equals("Station")).isEqualTo(isDark));
+        }
     }
 
     @Test

@@ -3,6 +3,7 @@ package vividcrown.core.season.mating;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import vividcrown.core.season.PlannedBatch;
 
 /**
  * Ripe cells of one batch that want nucs.
@@ -13,9 +14,10 @@ import java.util.Optional;
  * @param mother as the season knows her, if known: her sons should not meet her daughters
  * @param stays how many of them stay until when
  * @param queenMinutes what a queen more of it is worth, in minutes of work
+ * @param told where its cells go, if that was said already; empty if it is to be chosen
  */
 public record Lot(LocalDate graft, Optional<String> line, int asked, Optional<String> mother,
-        List<Stay> stays, int queenMinutes) {
+        List<Stay> stays, int queenMinutes, List<PlannedBatch.At> told) {
 
     /** What raising another takes. */
     public static final int RAISING_MINUTES = 60;
@@ -28,6 +30,17 @@ public record Lot(LocalDate graft, Optional<String> line, int asked, Optional<St
 
     public Lot {
         stays = List.copyOf(stays);
+        told = List.copyOf(told);
+    }
+
+    /** Where it goes is to be chosen. */
+    public Lot(LocalDate graft, Optional<String> line, int asked, Optional<String> mother, List<Stay> stays,
+            int queenMinutes) {
+        this(graft, line, asked, mother, stays, queenMinutes, List.of());
+    }
+
+    public Lot at(List<PlannedBatch.At> where) {
+        return new Lot(graft, line, asked, mother, stays, queenMinutes, where);
     }
 
     public int cells() {

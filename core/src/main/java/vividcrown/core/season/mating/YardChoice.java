@@ -123,6 +123,10 @@ public final class YardChoice {
     /** Every cell of a lot goes somewhere; where fewer will lay, it costs what raising the missing takes. */
     private void shared(int lot) {
         Lot one = lots.get(lot);
+        if (!one.told().isEmpty()) {
+            told(lot);
+            return;
+        }
         List<String> wished = brief.means().yardsFor(one.line()).stream().map(MatingYard::id).toList();
         double best = mates(one, yards.get(best(lot)));
         LinearExprBuilder all = LinearExpr.newBuilder();
@@ -144,6 +148,18 @@ public final class YardChoice {
         }
         model.addEquality(all, one.cells());
         model.addLessOrEqual(elsewhere, one.cells() - Math.min(one.asked(), one.cells()));
+    }
+
+    /** It takes nucs, drones and ways where it is said to go, whatever is better. */
+    private void told(int lot) {
+        for (int yard = 0; yard < yards.size(); yard++) {
+            String id = yards.get(yard).id();
+            int here = lots.get(lot).told().stream().filter(one -> one.yard().equals(id))
+                    .mapToInt(PlannedBatch.At::cells).sum();
+            cells[lot][yard] = model.newIntVar(here, here, "");
+            used[lot][yard] = model.newBoolVar("");
+            model.addEquality(used[lot][yard], here > 0 ? 1 : 0);
+        }
     }
 
     private int best(int lot) {

@@ -26,23 +26,27 @@ import vividcrown.core.season.supply.Supply;
  * @param chances chance of each demand's whole number, by its id
  * @param reasons what each demand's odds rest on, by its id
  * @param breaks what cannot be done, or will not be ready; empty if nothing
+ * @param batches the grafts as they were looked at: those of which nobody had said where they mate, where they had better
  */
-public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> reasons, List<Sentence> breaks) {
+public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> reasons, List<Sentence> breaks,
+        List<PlannedBatch> batches) {
 
     public PlanCheck {
         chances = Map.copyOf(chances);
         reasons = Map.copyOf(reasons);
         breaks = List.copyOf(breaks);
+        batches = List.copyOf(batches);
     }
 
     /**
      * @param batches the grafts as they would be, for whom they were planned; what was meant for somebody who asks no longer
      *        is for nobody yet
+     * @param starts colonies that are given drone comb beside those of the season: virgins mate where drones fly
      */
-    public static PlanCheck of(SeasonBrief brief, List<PlannedBatch> batches) {
+    public static PlanCheck of(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
         Set<String> asked = brief.demands().stream().map(Demand::id).collect(Collectors.toSet());
         return new Checking(brief, batches.stream().map(batch -> batch.with(batch.cups(),
-                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList()).check();
+                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList(), starts).check();
     }
 
     private static final class Checking {
@@ -51,10 +55,10 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         private final Supply supply;
         private final List<Sentence> breaks = new ArrayList<>();
 
-        Checking(SeasonBrief brief, List<PlannedBatch> batches) {
+        Checking(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
             this.brief = brief;
-            this.batches = batches;
             this.supply = new Supply(brief);
+            this.batches = new YardPlan(brief, supply, starts).placedWhereOpen(batches);
         }
 
         PlanCheck check() {
@@ -64,7 +68,7 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
             List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
             Outcome outcome = Outcome.of(brief, supply, groups, new RunningShares(brief, groups, supply), batches);
             breaks.addAll(outcome.breaks());
-            return new PlanCheck(outcome.chances(), outcome.reasons(), breaks);
+            return new PlanCheck(outcome.chances(), outcome.reasons(), breaks, batches);
         }
 
         private void days() {

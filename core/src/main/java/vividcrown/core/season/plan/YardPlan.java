@@ -10,6 +10,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import java.util.TreeSet;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
@@ -58,23 +59,32 @@ public final class YardPlan {
      * @param wanting demands that do not hold: whatever is for them goes where most will lay, however far it is
      */
     List<PlannedBatch> placed(List<PlannedBatch> batches, Set<String> wanting) {
+        return placed(batches, batch -> lot(batch, wanting));
+    }
+
+    private List<PlannedBatch> placed(List<PlannedBatch> batches, Function<PlannedBatch, Lot> lotOf) {
         if (brief.means().yards().isEmpty()) {
             return batches;
         }
         List<Integer> ofQueens = new ArrayList<>();
         List<Lot> lots = new ArrayList<>();
         for (int at = 0; at < batches.size(); at++) {
-            Lot lot = lot(batches.get(at), wanting);
+            Lot lot = lotOf.apply(batches.get(at));
             if (lot.cells() > 0) {
                 ofQueens.add(at);
                 lots.add(lot);
             }
         }
+        if (lots.stream().noneMatch(lot -> lot.told().isEmpty())) {
+            return batches;
+        }
         List<List<PlannedBatch.At>> chosen = YardChoice.of(brief, supply, lots, drones);
         List<PlannedBatch> placed = new ArrayList<>(batches);
         for (int index = 0; index < lots.size(); index++) {
-            int at = ofQueens.get(index);
-            placed.set(at, batches.get(at).with(chosen.get(index)));
+            if (lots.get(index).told().isEmpty()) {
+                int at = ofQueens.get(index);
+                placed.set(at, batches.get(at).with(chosen.get(index)));
+            }
         }
         return placed;
     }
@@ -105,9 +115,11 @@ public final class YardPlan {
                         : Lot.RAISING_MINUTES);
     }
 
-    /** The same where nobody has said it yet: grafts that were planned by hand, or long ago. */
+    /**
+     * The same where nobody has said it yet, beside those of which it was said: grafts that were planned by hand, or long ago.
+     */
     public List<PlannedBatch> placedWhereOpen(List<PlannedBatch> batches) {
-        return batches.stream().allMatch(batch -> batch.at().isEmpty()) ? placed(batches, Set.of()) : batches;
+        return placed(batches, batch -> lot(batch, Set.of()).at(counted(batch).at()));
     }
 
     /** By yard, as they were given. */

@@ -83,7 +83,7 @@ class AfterThePlanTest {
 
     @Test
     void a_plan_left_as_it_is_breaks_nothing_and_has_the_same_odds() {
-        PlanCheck check = PlanCheck.of(BRIEF, plan.batches());
+        PlanCheck check = PlanCheck.of(BRIEF, plan.batches(), List.of());
         assertThat(check.breaks()).isEmpty();
         plan.promises().forEach(promise -> assertThat(check.chances().get(promise.demand().id()))
                 .isCloseTo(promise.chance(), within(1e-9)));
@@ -92,7 +92,7 @@ class AfterThePlanTest {
     @Test
     void a_graft_moved_too_late_is_not_ready_and_its_order_falls() {
         PlannedBatch batch = batchFor("A");
-        PlanCheck check = PlanCheck.of(BRIEF, with(batch, moved(batch, day(30))));
+        PlanCheck check = PlanCheck.of(BRIEF, with(batch, moved(batch, day(30))), List.of());
         assertThat(check.breaks().toString()).contains("nothing is ready for A");
         assertThat(check.chances().get("A")).isLessThan(0.7);
         assertThat(check.chances().get("B")).isGreaterThanOrEqualTo(0.9);
@@ -105,7 +105,7 @@ class AfterThePlanTest {
                 Optional.empty());
         List<PlannedBatch> all = new ArrayList<>(plan.batches());
         all.add(extra);
-        String breaks = PlanCheck.of(BRIEF, all).breaks().toString();
+        String breaks = PlanCheck.of(BRIEF, all, List.of()).breaks().toString();
         assertThat(breaks).contains("too soon").contains("would have 60 cups");
     }
 
@@ -126,13 +126,13 @@ class AfterThePlanTest {
         PlannedBatch a = batchFor("A");
         SeasonBrief tight = Seasons.brief(DEMANDS, List.of(builder("B 1", 45), builder("B 2", 45)), 12,
                 new Crew(1, Set.of(a.day().getDayOfWeek()), Set.of(a.day().plusDays(11))));
-        String breaks = PlanCheck.of(tight, plan.batches()).breaks().toString();
+        String breaks = PlanCheck.of(tight, plan.batches(), List.of()).breaks().toString();
         assertThat(breaks).contains("nucs would be taken, but there are 12").contains("is a day off")
                 .contains("hours; there are 1");
-        String past = PlanCheck.of(BRIEF, with(a, moved(a, day(-3)))).breaks().toString();
+        String past = PlanCheck.of(BRIEF, with(a, moved(a, day(-3))), List.of()).breaks().toString();
         assertThat(past).contains("lies in the past").contains("does not fit A");
         String ripe = PlanCheck.of(Seasons.brief(DEMANDS, List.of(builder("B 1", 45), builder("B 2", 45)), 100,
-                new Crew(16, Set.of(), Set.of(a.day().plusDays(10)))), plan.batches()).breaks()
+                new Crew(16, Set.of(), Set.of(a.day().plusDays(10)))), plan.batches(), List.of()).breaks()
                 .toString();
         assertThat(ripe).contains("are ripe on");
     }
@@ -196,7 +196,7 @@ class AfterThePlanTest {
             assertThat(rest.earliest()).isEqualTo(day(28));
             assertThat(rest.latest()).isEqualTo(day(37));
         });
-        assertThat(PlanCheck.of(brief, weekly).breaks()).isEmpty();
+        assertThat(PlanCheck.of(brief, weekly, List.of()).breaks()).isEmpty();
         assertThat(Optional.of(new CellBuilder("x", BuilderSchool.STARTER_FINISHER, 45, day(0), List.of()).rhythm()
                 .restStretchDays())).contains(38);
     }
@@ -207,7 +207,7 @@ class AfterThePlanTest {
         PlannedBatch batch = plan.batches().getFirst();
         PlannedBatch forNobody = batch.with(batch.cups(),
                 List.of(new PlannedBatch.Share("gone", batch.cups(), batch.day().plusDays(40))));
-        PlanCheck check = PlanCheck.of(BRIEF, List.of(forNobody));
+        PlanCheck check = PlanCheck.of(BRIEF, List.of(forNobody), List.of());
         assertThat(check.chances()).doesNotContainKey("gone").hasSameSizeAs(BRIEF.demands());
     }
 }

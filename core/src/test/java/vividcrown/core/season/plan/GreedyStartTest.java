@@ -52,7 +52,7 @@ class GreedyStartTest {
     void no_limit_is_broken(long seed) {
         Begun begun = begin(Seasons.random(15, 4, 150, seed));
         assertThat(begun.batches()).isNotEmpty();
-        assertThat(PlanCheck.of(begun.brief(), begun.batches()).breaks()).isEmpty();
+        assertThat(PlanCheck.of(begun.brief(), begun.batches(), List.of()).breaks()).isEmpty();
     }
 
     @Test

@@ -128,8 +128,8 @@ class HandedOnTest {
         PlannedBatch.Share share = batch.shares().getFirst();
         fewer.set(fewer.size() - 1, batch.with(batch.cups() - 1,
                 List.of(new PlannedBatch.Share(share.demand(), share.cups() - 1, share.delivery()))));
-        assertThat(PlanCheck.of(brief, plan.batches()).chances().get("first")).isGreaterThanOrEqualTo(0.9);
-        assertThat(PlanCheck.of(brief, fewer).chances().get("first")).isLessThan(0.9);
+        assertThat(PlanCheck.of(brief, plan.batches(), List.of()).chances().get("first")).isGreaterThanOrEqualTo(0.9);
+        assertThat(PlanCheck.of(brief, fewer, List.of()).chances().get("first")).isLessThan(0.9);
     }
 
     @Test

@@ -9,6 +9,7 @@ import static vividcrown.core.season.Seasons.yard;
 
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -218,9 +219,33 @@ class MatingYardsTest {
         SeasonPlan plan = plan(brief);
         List<PlannedBatch> all = plan.batches().stream()
                 .map(batch -> batch.with(List.of(new PlannedBatch.At("Near", 1)))).toList();
-        assertThat(PlanCheck.of(brief, plan.batches()).breaks()).isEmpty();
-        assertThat(PlanCheck.of(brief, all).breaks()).extracting(Object::toString)
+        assertThat(PlanCheck.of(brief, plan.batches(), List.of()).breaks()).isEmpty();
+        assertThat(PlanCheck.of(brief, all, List.of()).breaks()).extracting(Object::toString)
                 .anyMatch(text -> text.contains("at Near") && text.contains("30"));
+    }
+
+    /** What was written by hand has no yard: it is looked at where it had better mate, beside what stands where it was said. */
+    @Test
+    void grafts_without_a_yard_are_looked_at_where_there_is_room_beside_those_that_have_one() {
+        SeasonBrief brief = forty(yard("Near", 30, 10), yard("Far", 100, 60));
+        List<PlannedBatch> planned = plan(brief).batches();
+        List<PlannedBatch> open = planned.stream().map(batch -> batch.with(List.<PlannedBatch.At>of())).toList();
+        PlanCheck check = PlanCheck.of(brief, open, List.of());
+        assertThat(check.breaks()).isEmpty();
+        assertThat(check.batches()).allSatisfy(batch -> assertThat(batch.at()).isNotEmpty());
+
+        List<PlannedBatch> mixed = new ArrayList<>(open);
+        mixed.set(0, open.getFirst().with(List.of(new PlannedBatch.At("Far", 5))));
+        List<PlannedBatch> beside = PlanCheck.of(brief, mixed, List.of()).batches();
+        assertThat(beside.getFirst().at()).containsExactly(new PlannedBatch.At("Far", 5));
+        assertThat(beside).allSatisfy(batch -> assertThat(batch.at()).isNotEmpty());
+
+        PlannedBatch one = open.getFirst();
+        PlannedBatch told = one.with(List.of(new PlannedBatch.At("Near", 5)));
+        SeasonBrief tight = forty(yard("Near", told.cups(), 10), yard("Far", 100, 10));
+        assertThat(PlanCheck.of(tight, List.of(told, one), List.of()).batches().getLast().at())
+                .as("the nucs near are taken by those that were told to go there").first()
+                .extracting(PlannedBatch.At::yard).isEqualTo("Far");
     }
 
     @Test

@@ -99,7 +99,7 @@ class OwnRatesInThePlanTest {
                 Around.NOTHING_KNOWN.with(Circumstance.YARD, yard));
         SeasonBrief brief = Seasons.withRates(Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 12, 14, 18)), TWO,
                 100, Crew.EVERY_DAY, List.of(virgins), List.of(), List.of()), rates);
-        return PlanCheck.of(brief, List.of()).chances().get("A");
+        return PlanCheck.of(brief, List.of(), List.of()).chances().get("A");
     }
 
     /** By hand: the mean of a mixture is the weighted mean, its variance the mean variance and the variance of means. */
@@ -131,6 +131,6 @@ class OwnRatesInThePlanTest {
         SeasonBrief brief = Seasons.withRecords(Seasons.random(10, 5, 180, 31), 31);
         SeasonPlan plan = SeasonPlanner.plan(brief, 4, SolveWatch.untilInterrupted());
         assertThat(plan.batches()).isNotEmpty();
-        assertThat(PlanCheck.of(brief, plan.batches()).breaks()).isEmpty();
+        assertThat(PlanCheck.of(brief, plan.batches(), List.of()).breaks()).isEmpty();
     }
 }
