@@ -2,9 +2,15 @@ package vividcrown.core.season.plan;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
+import java.util.Iterator;
 import java.util.List;
+import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import vividcrown.core.demand.Product;
 import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.CellBuilder;
@@ -13,21 +19,19 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 
-/** Turns the solver's choice into loads: which builder in its turn, how many cups of which line, for whom. */
+/** Turns the solver's choice into loads: which builder takes them, how many cups of which line, for whom. */
 final class BatchSheet {
 
     private final SeasonBrief brief;
     private final List<PromiseGroup> groups;
     private final List<BuilderClass> classes;
     private final List<Optional<String>> lines;
-    private final int[] turns;
 
     BatchSheet(SeasonBrief brief, List<PromiseGroup> groups, List<BuilderClass> classes) {
         this.brief = brief;
         this.groups = groups;
         this.classes = classes;
         this.lines = SeasonModel.linesAsked(groups);
-        this.turns = new int[classes.size()];
     }
 
     /** Cups of one day that somebody wants. */
@@ -46,13 +50,14 @@ final class BatchSheet {
     }
 
     List<Load> loads(SeasonModel.Solution solution) {
+        List<Iterator<CellBuilder>> turns = turns(solution);
         List<Load> loads = new ArrayList<>();
         solution.loads().forEach((day, used) -> {
             List<Wanted> wanted = wanted(solution, day);
             for (int index = 0; index < classes.size(); index++) {
                 int[] byLine = Objects.requireNonNull(solution.cups().get(day))[index].clone();
                 for (int load = 0; load < used[index]; load++) {
-                    CellBuilder builder = inTurn(index);
+                    CellBuilder builder = turns.get(index).next();
                     int room = builder.load();
                     for (int line = 0; line < byLine.length && room > 0; line++) {
                         int cups = Math.min(room, byLine[line]);
@@ -68,9 +73,13 @@ final class BatchSheet {
         return loads;
     }
 
-    private CellBuilder inTurn(int index) {
-        List<CellBuilder> builders = classes.get(index).builders();
-        return builders.get(turns[index]++ % builders.size());
+    private List<Iterator<CellBuilder>> turns(SeasonModel.Solution solution) {
+        Map<LocalDate, Set<String>> before = brief.underway().before().stream().collect(Collectors.groupingBy(
+                BatchLock::day, Collectors.mapping(BatchLock::builder, Collectors.toSet())));
+        return IntStream.range(0, classes.size()).mapToObj(index -> Turns.of(classes.get(index),
+                solution.loads().entrySet().stream()
+                        .flatMap(used -> Collections.nCopies(used.getValue()[index], used.getKey()).stream()).toList(),
+                before).iterator()).toList();
     }
 
     /** @param percent what a cup gives against one of which nothing is known: who wants ten of these gets by with fewer */

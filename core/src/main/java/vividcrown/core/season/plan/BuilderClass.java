@@ -12,7 +12,7 @@ import vividcrown.core.rearing.BuilderRhythm;
 import vividcrown.core.season.CellBuilder;
 
 /**
- * Builders that are alike: the plan decides how many of them are loaded on a day, and takes them in turn. Taking them in
+ * Builders that are alike: the plan decides how many of them are loaded on a day; who takes which is told by {@link Turns}. Taking them in
  * turn keeps each one's days between loads and its rest whenever the class as a whole keeps them: of m builders, every
  * m-th load falls to the same one, and no stretch holds more loads than m times what one may have.
  *

@@ -105,15 +105,18 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         if (planned.isEmpty()) {
             return Optional.empty();
         }
-        List<List<Recipe>> then = ways.stream().map(its -> {
-            List<Recipe> kept = its.stream().filter(
-                    recipe -> recipe.grafts().stream().map(Recipe.Graft::day).allMatch(planned::contains)).toList();
-            return kept.isEmpty() ? its : kept;
-        }).toList();
+        List<List<Recipe>> then = ways.stream().map(its -> onDays(planned, its)).toList();
         SeasonModel.Solution simple = new GreedyStart(brief(), groups(), then, classes).near(
                 then.stream().map(_ -> Optional.<Recipe>empty()).toList());
         return Optional.of(DaysInTurn.of(brief(), groups(), then, classes, simple.cost(), effort).choices()
                 .map(choices -> near(ways, choices)).filter(near -> near.cost() < simple.cost()).orElse(simple));
+    }
+
+    /** Those that graft on these days only; all if there is none. */
+    private static List<Recipe> onDays(Set<LocalDate> planned, List<Recipe> ways) {
+        List<Recipe> kept = ways.stream().filter(
+                recipe -> recipe.grafts().stream().map(Recipe.Graft::day).allMatch(planned::contains)).toList();
+        return kept.isEmpty() ? ways : kept;
     }
 
     /**
@@ -157,8 +160,30 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
     }
 
     /** Another draft of the season, from the choices of one before. @return empty if the locks cannot be kept */
-    Optional<Draft> again(List<List<Recipe>> ways, SeasonModel.Solution before, Effort effort, SolveWatch watch) {
-        return chosen(ways, near(ways, before.choices()), effort, watch).map(solution -> fitted(ways, solution));
+    Optional<Draft> again(List<List<Recipe>> ways, Draft before, Effort effort, SolveWatch watch) {
+        return chosen(ways, near(ways, before.solution().choices()), effort, watch)
+                .map(solution -> fitted(ways, solution));
+    }
+
+    /**
+     * The same where there is hardly any time: whoever holds in the draft keeps to the days of the plan before, and only for the others all is
+     * open. As {@link #again} if there was no plan before.
+     */
+    Optional<Draft> againNear(List<List<Recipe>> ways, Draft before, Effort effort, SolveWatch watch) {
+        Set<LocalDate> planned = LoadsBefore.of(brief(), classes).byDay().keySet();
+        if (planned.isEmpty()) {
+            return again(ways, before, effort, watch);
+        }
+        List<List<Recipe>> near = IntStream.range(0, ways.size())
+                .mapToObj(at -> before.state(at) == Promise.State.HOLDS ? onDays(planned, ways.get(at)) : ways.get(at))
+                .toList();
+        SeasonModel.Solution known = Stream.concat(Stream.of(near(near, before.solution().choices())),
+                asBefore(near, effort).stream()).min(Comparator.comparingDouble(SeasonModel.Solution::cost))
+                .orElseThrow();
+        double bound = DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort).bound();
+        return model(near, known).solve(bound, effort, watch)
+                // what was not looked at may be cheaper: of that nothing is known but what the days say
+                .map(solution -> fitted(ways, solution.boundedBy(bound)));
     }
 
     private List<PromiseGroup> apart(Draft draft) {

@@ -46,7 +46,8 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
     public static PlanCheck of(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
         Set<String> asked = brief.demands().stream().map(Demand::id).collect(Collectors.toSet());
         return new Checking(brief, batches.stream().map(batch -> batch.with(batch.cups(),
-                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList(), starts).check();
+                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList(), starts)
+                .check();
     }
 
     private static final class Checking {

@@ -392,12 +392,18 @@ final class SeasonModel {
 
     /**
      * @param choices the recipe of each group, empty where it is unmet
-     * @param loads by day and class: how many builders are loaded
+     * @param loads by day, rising, and class: how many builders are loaded
      * @param cups by day, class of builders and line asked for
      * @param extra of what was relaxed
      */
     record Solution(List<Optional<Recipe>> choices, Map<LocalDate, int[]> loads, Map<LocalDate, int[][]> cups,
             int extra, double cost, double bound, boolean proven, double seconds) {
+
+        /** Where more might have been chosen from than was. */
+        Solution boundedBy(double less) {
+            return new Solution(choices, loads, cups, extra, cost, Math.min(bound, less), proven && bound <= less,
+                    seconds);
+        }
     }
 
     /**

@@ -98,7 +98,7 @@ public final class SeasonPlanner {
 
     private SeasonPlan plan() {
         Drafts.Begun begun = Drafts.of(brief)
-                .begun(Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline), deadline, watch)
+                .begun(forTheFirst(), deadline, watch)
                 .orElseThrow(SeasonPlanner::locksClash);
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;
         if (brief.means().yards().size() > 1 && hasTime && !begun.draft().allHold()) {
@@ -113,10 +113,7 @@ public final class SeasonPlanner {
         for (int again = 1; again < FOR_THE_DRAFTS.size() && !watch.isStopped() && !deadline.isOver()
                 && mayBeBettered(drafts, latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
-            SeasonModel.Solution known = latest.solution();
-            latest = draft(drafts,
-                    drafts.book().of(drafts.there(latest), RecipeFinder.LATE_BY, known.choices()), known,
-                    latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again))
+            latest = draft(drafts, latest, latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again))
                     .orElseThrow(SeasonPlanner::locksClash);
             draft = drafts.weighed(latest) <= drafts.weighed(draft) ? latest : draft;
         }
@@ -157,9 +154,18 @@ public final class SeasonPlanner {
     }
 
     /** @return empty if the locks cannot be kept */
-    private Optional<Draft> draft(Drafts drafts, List<List<Recipe>> recipes, SeasonModel.Solution known, double share) {
-        Optional<Draft> next = drafts.again(recipes, known, Effort.of(mostSeconds, share, deadline), watch);
+    private Optional<Draft> draft(Drafts drafts, Draft before, double share) {
+        List<List<Recipe>> ways = drafts.book().of(drafts.there(before), RecipeFinder.LATE_BY,
+                before.solution().choices());
+        Effort effort = Effort.of(mostSeconds, share, deadline);
+        Optional<Draft> next = forTheFirst().isLeast()
+                ? drafts.againNear(ways, before, effort, watch)
+                : drafts.again(ways, before, effort, watch);
         next.ifPresent(draft -> watch.secondsBefore += draft.solution().seconds());
         return next;
+    }
+
+    private Effort forTheFirst() {
+        return Effort.of(mostSeconds, FOR_THE_DRAFTS.getFirst(), deadline);
     }
 }

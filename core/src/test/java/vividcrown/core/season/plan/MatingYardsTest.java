@@ -8,8 +8,8 @@ import static vividcrown.core.season.Seasons.order;
 import static vividcrown.core.season.Seasons.yard;
 
 import java.time.LocalDate;
-import java.util.HashMap;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;

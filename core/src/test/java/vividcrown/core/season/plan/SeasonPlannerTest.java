@@ -10,6 +10,7 @@ import static vividcrown.core.season.Seasons.order;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -415,5 +416,35 @@ class SeasonPlannerTest {
         }
         assertThat(busy.batches()).isEqualTo(quiet.batches());
         assertThat(busy.search().cost()).isEqualTo(quiet.search().cost());
+    }
+
+    /** The crew knows the plan: who is first cancels, or wants three queens more, and hardly any of its grafts moves. */
+    @Test
+    void a_small_change_asked_with_a_second_moves_little() {
+        double patience = 60;
+        SeasonBrief brief = Seasons.brief(
+                IntStream.range(0, 9).mapToObj(one -> Seasons.order("order " + one, Product.MATED_QUEENS, 20 + one,
+                        38 + 5 * one, 40 + 5 * one)).toList(),
+                IntStream.range(0, 5).mapToObj(one -> Seasons.builder("B " + one, 45)).toList(), 300, Crew.EVERY_DAY);
+        SeasonPlan before = SeasonPlanner.plan(brief, 2, patience, SolveWatch.untilInterrupted());
+        SeasonBrief known = Seasons.after(before, brief);
+        Demand first = brief.demands().stream().min(Comparator.comparing(Demand::until)).orElseThrow();
+        List<Demand> fewer = brief.demands().stream().filter(one -> !one.equals(first)).toList();
+        List<Demand> bigger = new ArrayList<>(fewer);
+        bigger.add(new Demand(first.id(), first.product(), first.count() + 3, first.from(), first.until(),
+                first.line(), first.priority(), first.assurance()));
+        int ofIt = (int) before.batches().stream()
+                .filter(batch -> batch.shares().stream().anyMatch(share -> share.demand().equals(first.id()))).count();
+        for (List<Demand> changed : List.of(fewer, bigger)) {
+            SeasonPlan after = SeasonPlanner.plan(known.withDemands(changed), 1, patience,
+                    SolveWatch.untilInterrupted());
+            assertThat(after.changes()).filteredOn(one -> one.kind() != SeasonPlan.Change.Kind.RESIZED)
+                    .hasSizeLessThanOrEqualTo(2 + ofIt);
+            assertThat(holding(after)).isGreaterThanOrEqualTo(holding(before) - 1);
+        }
+    }
+
+    private static long holding(SeasonPlan plan) {
+        return plan.promises().stream().filter(one -> one.state() == Promise.State.HOLDS).count();
     }
 }
