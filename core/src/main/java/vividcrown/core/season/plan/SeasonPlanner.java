@@ -113,14 +113,13 @@ public final class SeasonPlanner {
         for (int again = 1; again < FOR_THE_DRAFTS.size() && !watch.isStopped() && !deadline.isOver()
                 && mayBeBettered(drafts, latest, again == 1); again++) {
             // now that it is known what orders have over, later ones need less
-            latest = draft(drafts, latest, latest.allHold() ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again))
-                    .orElseThrow(SeasonPlanner::locksClash);
+            latest = draft(drafts, latest, again).orElseThrow(SeasonPlanner::locksClash);
             draft = drafts.weighed(latest) <= drafts.weighed(draft) ? latest : draft;
         }
         List<SeasonPlan.WayOut> waysOut = draft.allHold()
                 ? List.of()
                 : new WaysOut(drafts, draft, watch,
-                        new Deadline(Math.max(asked.secondsLeft(),
+                        new Deadline(Math.max(asked.isOver() ? 0 : asked.secondsLeft(),
                                 Math.min(mostSeconds * FOR_WAYS_OUT, deadline.secondsLeft()))),
                         mostSeconds).all();
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
@@ -154,11 +153,13 @@ public final class SeasonPlanner {
     }
 
     /** @return empty if the locks cannot be kept */
-    private Optional<Draft> draft(Drafts drafts, Draft before, double share) {
+    private Optional<Draft> draft(Drafts drafts, Draft before, int again) {
         List<List<Recipe>> ways = drafts.book().of(drafts.there(before), RecipeFinder.LATE_BY,
                 before.solution().choices());
-        Effort effort = Effort.of(mostSeconds, share, deadline);
-        Optional<Draft> next = forTheFirst().isLeast()
+        boolean near = forTheFirst().isLeast();
+        Effort effort = Effort.of(mostSeconds,
+                before.allHold() && !near ? FOR_ALL_THAT_HOLD : FOR_THE_DRAFTS.get(again), deadline);
+        Optional<Draft> next = near
                 ? drafts.againNear(ways, before, effort, watch)
                 : drafts.again(ways, before, effort, watch);
         next.ifPresent(draft -> watch.secondsBefore += draft.solution().seconds());

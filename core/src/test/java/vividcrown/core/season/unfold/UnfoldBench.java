@@ -37,7 +37,7 @@ class UnfoldBench {
                 tell(season, "back +%.0f %% 34/28 d".formatted(100 * safety),
                         new Keepers.BackFromEach(safety, 34, 28));
             }
-            for (double late : new double[]{300, 800, 2_400}) {
+            for (double late : new double[]{120, 300, 800, 2_400, 7_200}) {
                 tell(season, "program, an order worth %.0f h".formatted(late / 60),
                         new Keepers.Program(new SeasonWorth(60, late, 20, 0.2), TWICE, 48));
             }
