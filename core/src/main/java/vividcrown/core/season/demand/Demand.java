@@ -36,4 +36,9 @@ public record Demand(String id, Product product, int count, LocalDate from, Loca
             throw Wrong.of("wrong.Demand.4", id, assurance);
         }
     }
+
+    /** The same of another number. */
+    public Demand of(int other) {
+        return new Demand(id, product, other, from, until, line, priority, assurance);
+    }
 }

@@ -267,9 +267,7 @@ final class WaysOut {
     }
 
     private boolean holdsAs(Demand demand, int count) {
-        Demand smaller = new Demand(demand.id(), demand.product(), count, demand.from(), demand.until(), demand.line(),
-                demand.priority(), demand.assurance());
-        Drafts with = drafts.with(smaller);
+        Drafts with = drafts.with(demand.of(count));
         List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
                 draft.solution().choices());
         return with.tried(recipes, draft.solution(), Effort.of(mostSeconds, FOR_EACH, deadline), watch)

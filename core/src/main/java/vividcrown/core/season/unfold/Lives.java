@@ -9,9 +9,11 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
+import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
@@ -31,6 +33,10 @@ public final class Lives {
 
     private static final int TAKES_SEEN_DAYS = 5;
     private static final int DRAWS = 32;
+    /** Of no line in particular before those that somebody asks for, the oldest first. */
+    private static final Comparator<Living> FIRST_GIVEN = Comparator
+            .comparing((Living one) -> one.batch.line().isPresent())
+            .thenComparing(one -> one.batch.graftDay());
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -38,6 +44,8 @@ public final class Lives {
     private final List<Wanted> orders;
     private final int ripeAfter;
     private final int emergedAfter;
+    /** Days after emergence when whoever does not lay is given up. */
+    private final int late;
     private final GraftDays days;
     /** What whoever plans on a day draws is the same in every life. */
     private final Map<LocalDate, Map<LocalDate, double[][]>> lucks = new HashMap<>();
@@ -49,6 +57,7 @@ public final class Lives {
         this.orders = timing.orders();
         this.ripeAfter = brief.ripeAfter();
         this.emergedAfter = supply.soonest(Product.VIRGINS);
+        this.late = brief.expected().assumptions().span(Figure.LATE).latestDay();
         this.days = new GraftDays(brief);
     }
 
@@ -129,6 +138,16 @@ public final class Lives {
             return truth.come(share)[0][Math.min(meant, ripe())];
         }
 
+        /** A nuc whose cell gave no virgin, or whose virgin is late and never lays, gets the next cell. */
+        private int nucs(LocalDate day) {
+            long age = ChronoUnit.DAYS.between(batch.graftDay(), day);
+            int there = age >= emergedAfter + late
+                    ? came(1)
+                    : age >= emergedAfter ? came(Draws.NEVER) : Math.min(meant, ripe());
+            return Math.max(0, there - given);
+        }
+
+        /** Of those that are there for an order on its day, so many that nobody has got. */
         private int had(Wanted order) {
             boolean suits = order.kind() == kind && order.takes(batch.line());
             double share = suits ? timing.ready(order, batch.graftDay()) : -1;
@@ -169,12 +188,14 @@ public final class Lives {
         private final Draws luck;
         private final List<Living> living = new ArrayList<>();
         private final Set<String> whole = new HashSet<>();
-        private final Set<String> gone = new HashSet<>();
+        /** What is missing of each order that is neither whole nor given up. */
+        private final Map<String, Integer> missing = new HashMap<>();
         private final FreeBuilders builders = new FreeBuilders(brief.means().builders());
 
         Life(List<Stock> stocks, long seed) {
             this.luck = new Draws(supply, 1, seed);
             stocks.forEach(stock -> living.add(new Living(stock, false, luck)));
+            orders.forEach(order -> missing.put(order.demand().id(), order.demand().count()));
         }
 
         Set<String> live() {
@@ -189,12 +210,14 @@ public final class Lives {
 
         private SeasonBrief on(LocalDate day) {
             return new SeasonBrief(day, brief.until().isBefore(day) ? day : brief.until(),
-                    brief.demands().stream().filter(one -> !gone.contains(one.id())).toList(), brief.means(),
-                    brief.drones(), Underway.NOTHING, brief.expected());
+                    brief.demands().stream().filter(one -> missing.containsKey(one.id()))
+                            .map(one -> one.of(Objects.requireNonNull(missing.get(one.id())))).toList(),
+                    brief.means(), brief.drones(), Underway.NOTHING, brief.expected());
         }
 
-        private List<Wanted> open() {
-            return orders.stream().filter(one -> !gone.contains(one.demand().id())).toList();
+        private Ahead ahead(LocalDate day, List<Stock> stocks) {
+            SeasonBrief then = on(day);
+            return new Ahead(then, supply, new Timing(then, supply).ordersAndLater(), stocks, draws(day));
         }
 
         private List<Stock> stocks(LocalDate day) {
@@ -207,7 +230,7 @@ public final class Lives {
                     continue;
                 }
                 one.placed = true;
-                if (one.kind == SupplyKind.QUEENS && gone.size() < orders.size()) {
+                if (one.kind == SupplyKind.QUEENS && !missing.isEmpty()) {
                     int ripe = one.ripe();
                     Stock itself = new Stock(
                             new RunningBatch(one.batch.id(), one.batch.line(), one.batch.graftDay(), ripe,
@@ -216,9 +239,7 @@ public final class Lives {
                     List<Stock> all = new ArrayList<>(living.stream().filter(other -> other != one)
                             .flatMap(other -> other.known(day).stream()).toList());
                     all.add(itself);
-                    one.meant = Math.min(freeNucs(one, day),
-                            new Ahead(on(day), supply, open(), all, draws(day))
-                                    .place(itself, day));
+                    one.meant = Math.min(freeNucs(one, day), ahead(day, all).place(itself, day));
                 }
             }
         }
@@ -227,45 +248,51 @@ public final class Lives {
         private int freeNucs(Living itself, LocalDate day) {
             int taken = living.stream().filter(one -> one.isNew && one.kind == SupplyKind.QUEENS && one.placed
                     && one != itself && !day.isAfter(timing.keepsUntil(one.kind, one.batch.graftDay())))
-                    .mapToInt(one -> Math.max(0, Math.min(one.meant, one.ripe()) - one.given)).sum();
+                    .mapToInt(one -> one.nucs(day)).sum();
             return Math.max(0, brief.means().freeNucs(itself.isNew ? day : day.minusDays(1)) - taken);
         }
 
+        /** Each on its day, and what is missing of it then as it comes, while the customer waits: that is wanting to those after it. */
         private void handOver(LocalDate day) {
             for (Wanted order : orders) {
-                if (!order.day().equals(day)) {
+                String id = order.demand().id();
+                if (!missing.containsKey(id) || day.isBefore(order.day()) || !brief.means().crew().works(day)) {
                     continue;
                 }
-                gone.add(order.demand().id());
-                int need = order.demand().count();
-                List<Living> from = living.stream()
-                        .sorted(Comparator.comparing((Living one) -> one.batch.line().isPresent())
-                                .thenComparing(one -> one.batch.graftDay()))
-                        .toList();
-                for (Living one : from) {
-                    int take = Math.clamp(one.had(order), 0, need);
+                if (timing.isGivenUp(order.demand(), day)) {
+                    missing.remove(id);
+                    continue;
+                }
+                Wanted now = new Wanted(order.demand(), day);
+                int need = Objects.requireNonNull(missing.get(id));
+                for (Living one : living.stream().sorted(FIRST_GIVEN).toList()) {
+                    int take = Math.clamp(one.had(now), 0, need);
                     one.given += take;
                     need -= take;
                 }
-                if (need == 0 && !day.isAfter(order.demand().until())) {
-                    whole.add(order.demand().id());
+                missing.put(id, need);
+                if (need == 0) {
+                    missing.remove(id);
+                    if (!day.isAfter(order.demand().until())) {
+                        whole.add(id);
+                    }
                 }
             }
         }
 
         private void graft(LocalDate day) {
-            if (!brief.isGraftDay(day) || gone.size() == orders.size()) {
+            if (!brief.isGraftDay(day) || missing.isEmpty()) {
                 return;
             }
+            List<Wanted> wanted = new Timing(on(day), supply).ordersAndLater();
             Map<SupplyKind, LocalDate> next = new EnumMap<>(days.next(day));
-            next.keySet().removeIf(kind -> orders.stream().noneMatch(one -> one.kind() == kind
-                    && !gone.contains(one.demand().id()) && timing.reaches(one, day)));
+            next.keySet().removeIf(kind -> wanted.stream()
+                    .noneMatch(one -> one.kind() == kind && timing.reaches(one, day)));
             int free = builders.cups(day);
             if (next.isEmpty() || free < 1) {
                 return;
             }
-            List<Ahead.Graft> grafts = new Ahead(on(day), supply, open(), stocks(day), draws(day))
-                    .grafts(next, free, builders.usualLoad());
+            List<Ahead.Graft> grafts = ahead(day, stocks(day)).grafts(next, free, builders.usualLoad());
             builders.load(day, grafts.stream().mapToInt(Ahead.Graft::cups).sum());
             grafts.forEach(graft -> living.add(new Living(new Stock(new RunningBatch(day + " " + graft.kind()
                     + graft.line().orElse(""), graft.line(), day, graft.cups(), List.of(),

@@ -56,9 +56,14 @@ record Timing(SeasonBrief brief, Supply supply) {
     private Optional<LocalDate> later(Demand demand) {
         LocalDate soonest = brief.today().plusDays(supply.soonest(demand.product()));
         LocalDate day = brief.means().crew().firstWorkdayFrom(mostBy(demand.product(), brief.today()));
-        return handedOver(demand).isBefore(soonest) && !day.isAfter(demand.until().plusDays(PATIENCE_DAYS))
+        return handedOver(demand).isBefore(soonest) && !isGivenUp(demand, day)
                 ? Optional.of(day)
                 : Optional.empty();
+    }
+
+    /** Nobody waits for it any more. */
+    boolean isGivenUp(Demand demand, LocalDate day) {
+        return day.isAfter(demand.until().plusDays(PATIENCE_DAYS));
     }
 
     /** Share of those that will lay that does by the day of the order; −1 if what was grafted then is not ready, or too old. */

@@ -72,8 +72,7 @@ class SeasonBench {
             List<Demand> fewer = brief.demands().subList(0, brief.demands().size() - 1);
             List<Demand> bigger = new ArrayList<>(brief.demands());
             Demand last = bigger.removeLast();
-            bigger.add(new Demand(last.id(), last.product(), last.count() + 3, last.from(), last.until(), last.line(),
-                    last.priority(), last.assurance()));
+            bigger.add(last.of(last.count() + 3));
             Map<String, List<Demand>> changes = new LinkedHashMap<>();
             changes.put("more", more);
             changes.put("less", fewer);

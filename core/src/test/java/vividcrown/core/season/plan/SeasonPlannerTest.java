@@ -431,8 +431,7 @@ class SeasonPlannerTest {
         Demand first = brief.demands().stream().min(Comparator.comparing(Demand::until)).orElseThrow();
         List<Demand> fewer = brief.demands().stream().filter(one -> !one.equals(first)).toList();
         List<Demand> bigger = new ArrayList<>(fewer);
-        bigger.add(new Demand(first.id(), first.product(), first.count() + 3, first.from(), first.until(),
-                first.line(), first.priority(), first.assurance()));
+        bigger.add(first.of(first.count() + 3));
         int ofIt = (int) before.batches().stream()
                 .filter(batch -> batch.shares().stream().anyMatch(share -> share.demand().equals(first.id()))).count();
         for (List<Demand> changed : List.of(fewer, bigger)) {

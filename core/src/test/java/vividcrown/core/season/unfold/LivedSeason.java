@@ -104,7 +104,7 @@ final class LivedSeason {
     private final Map<LocalDate, double[]> luck = new HashMap<>();
     private final Map<String, Integer> open = new HashMap<>();
     private final Map<String, LocalDate> met = new HashMap<>();
-    private final Map<String, LocalDate> busyUntil = new HashMap<>();
+    private final Map<String, List<LocalDate>> loaded = new HashMap<>();
     private LocalDate today;
     private int wasted;
     private double minutes;
@@ -154,17 +154,30 @@ final class LivedSeason {
     /** Cups that builders which are free today bring up. */
     int freeCups() {
         return brief.means().builders().stream()
-                .filter(one -> !today.isBefore(busyUntil.getOrDefault(one.id(), brief.today())))
-                .mapToInt(CellBuilder::load).sum();
+                .filter(this::isFree).mapToInt(CellBuilder::load).sum();
+    }
+
+    /** So many days after its last load, and so many loads before it rests. */
+    private boolean isFree(CellBuilder builder) {
+        List<LocalDate> loads = loaded.getOrDefault(builder.id(), List.of());
+        return loads.stream().noneMatch(day -> today.isBefore(day.plusDays(builder.rhythm().daysBetweenLoads())))
+                && loads.stream().filter(day -> today.isBefore(day.plusDays(builder.rhythm().restStretchDays())))
+                        .count() < builder.rhythm().loadsBeforeRest();
     }
 
     int freeNucs() {
         int taken = batches.stream().filter(one -> one.kind == SupplyKind.QUEENS && one.placed > 0)
-                .mapToInt(one -> ChronoUnit.DAYS.between(one.graft, today) > EMERGED_SEEN
-                        ? Math.max(0, one.virgins - one.given)
-                        : one.placed)
-                .sum();
+                .mapToInt(this::nucsOf).sum();
         return Math.max(0, brief.means().nucs() - taken);
+    }
+
+    /** A nuc whose cell gave no virgin, whose virgin never laid or whose queen is too old to be sold gets the next cell. */
+    private int nucsOf(Batch batch) {
+        long age = ChronoUnit.DAYS.between(batch.graft, today);
+        int there = age > QUEEN_UNTIL
+                ? 0
+                : age >= NEVER_LAYS ? batch.laysOn.size() : age > EMERGED_SEEN ? batch.virgins : batch.placed;
+        return Math.max(0, there - batch.given);
     }
 
     private double share(LocalDate graft, LossStep step) {
@@ -189,14 +202,13 @@ final class LivedSeason {
     private void graft(Ahead.Graft asked) {
         int cups = 0;
         for (CellBuilder builder : brief.means().builders()) {
-            boolean free = !today.isBefore(busyUntil.getOrDefault(builder.id(), brief.today()));
-            if (cups < asked.cups() && (free || today.plusDays(builder.rhythm().daysBetweenLoads())
-                    .equals(busyUntil.get(builder.id())) && room.getOrDefault(builder.id() + today, 0) > 0)) {
+            boolean free = isFree(builder);
+            if (cups < asked.cups() && (free || room.getOrDefault(builder.id() + today, 0) > 0)) {
                 int there = room.getOrDefault(builder.id() + today, builder.load());
                 int take = Math.min(asked.cups() - cups, there);
                 if (free) {
                     minutes += LOAD_MINUTES;
-                    busyUntil.put(builder.id(), today.plusDays(builder.rhythm().daysBetweenLoads()));
+                    loaded.computeIfAbsent(builder.id(), _ -> new ArrayList<>()).add(today);
                 }
                 room.put(builder.id() + today, there - take);
                 cups += take;
@@ -303,8 +315,7 @@ final class LivedSeason {
     SeasonBrief known() {
         List<Demand> demands = brief.demands().stream()
                 .filter(one -> open.get(one.id()) > 0 && !today.isAfter(one.until().plusDays(LOST_AFTER)))
-                .map(one -> new Demand(one.id(), one.product(), open.get(one.id()), one.from(), one.until(), one.line(),
-                        one.priority(), one.assurance()))
+                .map(one -> one.of(open.get(one.id())))
                 .toList();
         List<BreederQueen> mothers = brief.means().breeders();
         return new SeasonBrief(today, brief.until().isBefore(today) ? today : brief.until(), demands,
@@ -314,6 +325,8 @@ final class LivedSeason {
     }
 
     private static final int MATED_SEEN = 36;
+    /** Days from the graft: a virgin that does not lay by then never will, and whoever looks knows it. */
+    private static final int NEVER_LAYS = 32;
     private final Map<Integer, SeasonRates> counted = new HashMap<>();
 
     /** What was counted so far of each step, as whoever keeps a record has it: by graft day, each with its own luck. */
@@ -385,7 +398,7 @@ final class LivedSeason {
     }
 
     private static double stillComes(long age) {
-        return Math.clamp(1 - (age - 24) / 8.0, 0, 1);
+        return Math.clamp((NEVER_LAYS - age) / 8.0, 0, 1);
     }
 
     private Stock stock(Batch batch, String more, int alive, List<LossStep> passed) {
