@@ -248,11 +248,11 @@ final class LivedSeason {
         }
     }
 
-    /** Days from the graft: triangular 8, 11, 16 after emergence, one in ten up to 25. */
+    /** Days from the graft: triangular 8, 11, 16 after emergence, one in ten up to 28, when only drones are to be expected. */
     private int laysAfter() {
         double u = random.nextDouble();
         if (u > 0.9) {
-            return EMERGES + 16 + (int) ((u - 0.9) / 0.1 * 9);
+            return EMERGES + 16 + (int) Math.ceil((u - 0.9) / 0.1 * 12);
         }
         double v = u / 0.9;
         double days = v < 3.0 / 8 ? 8 + Math.sqrt(v * 8 * 3) : 16 - Math.sqrt((1 - v) * 8 * 5);
