@@ -1,0 +1,80 @@
+package vividcrown.core.season.unfold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static vividcrown.core.season.Seasons.day;
+
+import java.time.DayOfWeek;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Around;
+import vividcrown.core.rearing.BuilderSchool;
+import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.Crew;
+import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonWorth;
+import vividcrown.core.season.Seasons;
+import vividcrown.core.season.demand.Demand;
+
+/** The odds with planning again, against what follows by hand and against seasons that know nothing of them. */
+class LivesTest {
+
+    private static final Demand FIRST = Seasons.order("first", Product.MATED_QUEENS, 30, 0, 2);
+    private static final Demand SECOND = Seasons.order("second", Product.MATED_QUEENS, 10, 8, 10);
+
+    /** Nothing can be grafted in time: twenty queens are there, twelve more in a week. */
+    private static double second(List<Demand> orders) {
+        List<RunningBatch> running = List.of(laying("old", -26, 20), laying("young", -18, 12));
+        CellBuilder later = new CellBuilder("B 1", BuilderSchool.STARTER_THEN_FINISHER, 45, day(100), List.of());
+        return Lives.odds(Seasons.brief(orders, List.of(later), 60, Crew.EVERY_DAY, running, List.of(), List.of()), 8)
+                .chances().get("second");
+    }
+
+    private static RunningBatch laying(String id, int graft, int alive) {
+        return new RunningBatch(id, Optional.empty(), day(graft), alive, Draws.WAY, Around.NOTHING_KNOWN);
+    }
+
+    /** Whoever is ten short still waits, and gets ten of the twelve that come a week later. */
+    @Test
+    void what_is_missing_of_an_order_is_wanting_to_the_next() {
+        assertThat(second(List.of(SECOND))).isOne();
+        assertThat(second(List.of(FIRST, SECOND))).isZero();
+        assertThat(second(List.of(FIRST.of(20), SECOND))).as("the first is whole").isOne();
+    }
+
+    /** Two weeks and no longer. */
+    @Test
+    void whoever_waited_too_long_takes_nothing_any_more() {
+        Demand muchLater = Seasons.order("second", Product.MATED_QUEENS, 10, 24, 26);
+        assertThat(second(List.of(FIRST, muchLater))).as("he still had what came on the sixth").isZero();
+        Demand longAgo = Seasons.order("first", Product.MATED_QUEENS, 30, -20, -14);
+        assertThat(second(List.of(longAgo, SECOND))).isOne();
+    }
+
+    /** A first order that few nucs suffice for, and a second some weeks after it: lived through a hundred times by a season that is blind to it. */
+    @ParameterizedTest
+    @CsvSource({"26, 66", "26, 70", "20, 63"})
+    void what_is_said_is_kept(int count, int until) {
+        SeasonBrief brief = Seasons.brief(List.of(Seasons.order("first", Product.MATED_QUEENS, 60, 36, 40),
+                Seasons.order("second", Product.MATED_QUEENS, count, until - 4, until)),
+                List.of(Seasons.builder("B 1", 45), Seasons.builder("B 2", 45)), 72,
+                new Crew(16, Set.of(DayOfWeek.SUNDAY), Set.of()));
+        Map<String, Double> said = Lives.odds(brief, 150).chances();
+        List<Set<String>> kept = IntStream.range(0, 100).parallel().mapToObj(life -> {
+            LivedSeason lived = new LivedSeason(brief, 77_000L + life, 0);
+            lived.live(new Keepers.Program(SeasonWorth.USUAL, Set.of(DayOfWeek.MONDAY, DayOfWeek.FRIDAY), 32));
+            return lived.keptOrders();
+        }).toList();
+        said.forEach((order, odds) -> assertThat(odds).as(order)
+                // two and a half times the luck of both
+                .isCloseTo(kept.stream().filter(one -> one.contains(order)).count() / 100.0, within(0.13)));
+    }
+}
