@@ -28,6 +28,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.plan.DroneStart;
 import vividcrown.core.season.plan.PlanCheck;
 import vividcrown.core.season.plan.Promise;
 import vividcrown.core.season.plan.SolveWatch;
@@ -158,10 +159,10 @@ class SeasonController {
     public SeasonPage season() {
         SeasonBriefs.Made made = briefs.make(SeasonBriefs.WhatIf.NOTHING);
         SeasonBrief brief = made.brief();
-        YardPlan yards = new YardPlan(brief, new Supply(brief), briefs.droneStartsMeant(brief));
-        List<PlannedBatch> batches = yards
-                .placedWhereOpen(made.planned().stream().map(graft -> batch(graft, made)).toList());
-        PlanCheck check = PlanCheck.of(brief, batches, List.of());
+        List<DroneStart> starts = briefs.droneStartsMeant(brief);
+        PlanCheck check = PlanCheck.of(brief, made.planned().stream().map(graft -> batch(graft, made)).toList(),
+                starts);
+        List<PlannedBatch> batches = check.batches();
         List<Standing> standings = new ArrayList<>();
         Map<String, QueenOrder> orders = new HashMap<>();
         made.open().forEach(order -> orders.put(order.code(), order));
@@ -184,12 +185,13 @@ class SeasonController {
                 SeasonPlanView.BuilderSheetView.of(BuilderSheet.of(brief, batches)),
                 briefs.droneCombsMeant().stream().map(colony -> new DroneCombLine(colony.id(), colony.code(),
                         SpanView.of(colony.droneCombMeant().orElseThrow()))).toList(),
-                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, batches, briefs.droneStartsMeant(brief)),
+                SeasonPlanView.DroneSheetView.of(DroneSheet.of(brief, batches, starts),
                         made::nameOf),
                 SeasonPlanView.ShoppingView.of(Shopping.of(brief, batches, deliveries)),
                 RatePools.table(made.learnt(), made.names()),
                 weakest(brief),
-                yards.uses(batches).stream().map(SeasonPlanView.YardUseView::of).toList(),
+                new YardPlan(brief, new Supply(brief), starts).uses(batches).stream()
+                        .map(SeasonPlanView.YardUseView::of).toList(),
                 brief.demands().stream().mapToDouble(Demand::assurance).findFirst().orElse(0.9), brief.means().nucs(),
                 brief.means().busyNucs().on(brief.today()));
     }

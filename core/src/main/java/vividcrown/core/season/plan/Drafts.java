@@ -101,7 +101,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
 
     /** As far as it goes, only on days on which the plan before grafts too; empty if there is none. */
     Optional<SeasonModel.Solution> asBefore(List<List<Recipe>> ways, Effort effort) {
-        Set<LocalDate> planned = LoadsBefore.of(brief(), classes).byDay().keySet();
+        Set<LocalDate> planned = plannedDays();
         if (planned.isEmpty()) {
             return Optional.empty();
         }
@@ -110,6 +110,11 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
                 then.stream().map(_ -> Optional.<Recipe>empty()).toList());
         return Optional.of(DaysInTurn.of(brief(), groups(), then, classes, simple.cost(), effort).choices()
                 .map(choices -> near(ways, choices)).filter(near -> near.cost() < simple.cost()).orElse(simple));
+    }
+
+    /** Days on which the plan before grafts. */
+    private Set<LocalDate> plannedDays() {
+        return LoadsBefore.of(brief(), classes).byDay().keySet();
     }
 
     /** Those that graft on these days only; all if there is none. */
@@ -170,7 +175,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
      * open. As {@link #again} if there was no plan before.
      */
     Optional<Draft> againNear(List<List<Recipe>> ways, Draft before, Effort effort, SolveWatch watch) {
-        Set<LocalDate> planned = LoadsBefore.of(brief(), classes).byDay().keySet();
+        Set<LocalDate> planned = plannedDays();
         if (planned.isEmpty()) {
             return again(ways, before, effort, watch);
         }

@@ -26,7 +26,7 @@ import vividcrown.core.season.supply.Supply;
  * @param chances chance of each demand's whole number, by its id
  * @param reasons what each demand's odds rest on, by its id
  * @param breaks what cannot be done, or will not be ready; empty if nothing
- * @param batches the grafts as they were looked at: those of which nobody had said where they mate, where they had better
+ * @param batches the grafts as they were given: those of which nobody had said where they mate, where they had better
  */
 public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> reasons, List<Sentence> breaks,
         List<PlannedBatch> batches) {
@@ -44,10 +44,12 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
      * @param starts colonies that are given drone comb beside those of the season: virgins mate where drones fly
      */
     public static PlanCheck of(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
+        Supply supply = new Supply(brief);
+        List<PlannedBatch> placed = new YardPlan(brief, supply, starts).placedWhereOpen(batches);
         Set<String> asked = brief.demands().stream().map(Demand::id).collect(Collectors.toSet());
-        return new Checking(brief, batches.stream().map(batch -> batch.with(batch.cups(),
-                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList(), starts)
-                .check();
+        return new Checking(brief, supply, placed.stream().map(batch -> batch.with(batch.cups(),
+                batch.shares().stream().filter(share -> asked.contains(share.demand())).toList())).toList())
+                .check(placed);
     }
 
     private static final class Checking {
@@ -56,20 +58,20 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         private final Supply supply;
         private final List<Sentence> breaks = new ArrayList<>();
 
-        Checking(SeasonBrief brief, List<PlannedBatch> batches, List<DroneStart> starts) {
+        Checking(SeasonBrief brief, Supply supply, List<PlannedBatch> batches) {
             this.brief = brief;
-            this.supply = new Supply(brief);
-            this.batches = new YardPlan(brief, supply, starts).placedWhereOpen(batches);
+            this.supply = supply;
+            this.batches = batches;
         }
 
-        PlanCheck check() {
+        PlanCheck check(List<PlannedBatch> placed) {
             days();
             builders();
             breaks.addAll(new Workload(brief, supply, batches).breaks());
             List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
             Outcome outcome = Outcome.of(brief, supply, groups, new RunningShares(brief, groups, supply), batches);
             breaks.addAll(outcome.breaks());
-            return new PlanCheck(outcome.chances(), outcome.reasons(), breaks, batches);
+            return new PlanCheck(outcome.chances(), outcome.reasons(), breaks, placed);
         }
 
         private void days() {

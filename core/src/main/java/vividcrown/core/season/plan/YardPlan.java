@@ -118,7 +118,7 @@ public final class YardPlan {
     /**
      * The same where nobody has said it yet, beside those of which it was said: grafts that were planned by hand, or long ago.
      */
-    public List<PlannedBatch> placedWhereOpen(List<PlannedBatch> batches) {
+    List<PlannedBatch> placedWhereOpen(List<PlannedBatch> batches) {
         return placed(batches, batch -> lot(batch, Set.of()).at(counted(batch).at()));
     }
 

@@ -215,9 +215,8 @@ public final class Lives {
                     brief.means(), brief.drones(), Underway.NOTHING, brief.expected());
         }
 
-        private Ahead ahead(LocalDate day, List<Stock> stocks) {
-            SeasonBrief then = on(day);
-            return new Ahead(then, supply, new Timing(then, supply).ordersAndLater(), stocks, draws(day));
+        private List<Wanted> wanted(SeasonBrief then) {
+            return new Timing(then, supply).ordersAndLater();
         }
 
         private List<Stock> stocks(LocalDate day) {
@@ -239,7 +238,9 @@ public final class Lives {
                     List<Stock> all = new ArrayList<>(living.stream().filter(other -> other != one)
                             .flatMap(other -> other.known(day).stream()).toList());
                     all.add(itself);
-                    one.meant = Math.min(freeNucs(one, day), ahead(day, all).place(itself, day));
+                    SeasonBrief then = on(day);
+                    one.meant = Math.min(freeNucs(one, day),
+                            new Ahead(then, supply, wanted(then), all, draws(day)).place(itself, day));
                 }
             }
         }
@@ -270,12 +271,13 @@ public final class Lives {
                     one.given += take;
                     need -= take;
                 }
-                missing.put(id, need);
-                if (need == 0) {
-                    missing.remove(id);
-                    if (!day.isAfter(order.demand().until())) {
-                        whole.add(id);
-                    }
+                if (need > 0) {
+                    missing.put(id, need);
+                    continue;
+                }
+                missing.remove(id);
+                if (!day.isAfter(order.demand().until())) {
+                    whole.add(id);
                 }
             }
         }
@@ -284,7 +286,8 @@ public final class Lives {
             if (!brief.isGraftDay(day) || missing.isEmpty()) {
                 return;
             }
-            List<Wanted> wanted = new Timing(on(day), supply).ordersAndLater();
+            SeasonBrief then = on(day);
+            List<Wanted> wanted = wanted(then);
             Map<SupplyKind, LocalDate> next = new EnumMap<>(days.next(day));
             next.keySet().removeIf(kind -> wanted.stream()
                     .noneMatch(one -> one.kind() == kind && timing.reaches(one, day)));
@@ -292,7 +295,8 @@ public final class Lives {
             if (next.isEmpty() || free < 1) {
                 return;
             }
-            List<Ahead.Graft> grafts = ahead(day, stocks(day)).grafts(next, free, builders.usualLoad());
+            List<Ahead.Graft> grafts = new Ahead(then, supply, wanted, stocks(day), draws(day))
+                    .grafts(next, free, builders.usualLoad());
             builders.load(day, grafts.stream().mapToInt(Ahead.Graft::cups).sum());
             grafts.forEach(graft -> living.add(new Living(new Stock(new RunningBatch(day + " " + graft.kind()
                     + graft.line().orElse(""), graft.line(), day, graft.cups(), List.of(),
