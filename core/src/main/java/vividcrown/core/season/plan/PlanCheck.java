@@ -11,6 +11,7 @@ import java.util.stream.Collectors;
 import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
@@ -67,6 +68,7 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
         PlanCheck check(List<PlannedBatch> placed) {
             days();
             builders();
+            yards();
             breaks.addAll(new Workload(brief, supply, batches).breaks());
             List<PromiseGroup> groups = PromiseGroup.of(brief.demands(), brief.today());
             Outcome outcome = Outcome.of(brief, supply, groups, new RunningShares(brief, groups, supply), batches);
@@ -84,6 +86,16 @@ public record PlanCheck(Map<String, Double> chances, Map<String, List<Reason>> r
                     breaks.add(Sentence.of("plan.breaks.ripeOnDayOff", batch.day(), batch.builder(),
                             batch.day().plusDays(brief.ripeAfter())));
                 }
+            }
+        }
+
+        private void yards() {
+            Set<String> known = brief.means().yards().stream().map(MatingYard::id)
+                    .collect(Collectors.toCollection(TreeSet::new));
+            for (PlannedBatch batch : batches) {
+                batch.at().stream().map(PlannedBatch.At::yard).filter(yard -> !known.isEmpty() && !known.contains(yard))
+                        .forEach(yard -> breaks.add(
+                                Sentence.of("plan.breaks.noYard", batch.day(), yard, String.join(", ", known))));
             }
         }
 

@@ -224,6 +224,15 @@ class MatingYardsTest {
                 .anyMatch(text -> text.contains("at Near") && text.contains("30"));
     }
 
+    @Test
+    void a_yard_that_there_is_not_is_told_with_those_that_there_are() {
+        SeasonBrief brief = forty(yard("Near", 30, 10), yard("Far", 100, 60));
+        List<PlannedBatch> planned = plan(brief).batches().stream()
+                .map(batch -> batch.with(List.of(new PlannedBatch.At("Nowhere", 5)))).toList();
+        assertThat(PlanCheck.of(brief, planned, List.of()).breaks()).extracting(Object::toString)
+                .anyMatch(text -> text.contains("Nowhere") && text.contains("Far, Near"));
+    }
+
     /** What was written by hand has no yard: it is looked at where it had better mate, beside what stands where it was said. */
     @Test
     void grafts_without_a_yard_are_looked_at_where_there_is_room_beside_those_that_have_one() {
