@@ -54,8 +54,7 @@ public final class Ahead {
     private final List<Wanted> orders;
     private final List<Holding> holdings = new ArrayList<>();
     private final List<Stock> stocks;
-    /** Of an order that is served late, where it stands in time. */
-    private final int[] firstOf;
+    private final int[] before;
     private final Map<Pool, Counted> ofToday = new HashMap<>();
     /** That builders take. */
     private int mostCups = MOST_CUPS;
@@ -95,11 +94,10 @@ public final class Ahead {
         this.worth = brief.expected().worth();
         this.draws = draws;
         this.orders = orders;
-        this.firstOf = orders.stream().mapToInt(one -> indexOf(one.demand())).toArray();
+        this.before = HandedOut.before(orders);
         this.stocks = List.copyOf(stocks);
         stocks.forEach(
-                stock -> holdings.add(Holding.of(stock.line(), drawn(stock), stock.batch().alive(), stock.meant(),
-                        orders, timing)));
+                stock -> holdings.add(Holding.of(stock, draws, orders, timing)));
     }
 
     /** @param place how many of its ripe cells are meant to be placed */
@@ -234,11 +232,6 @@ public final class Ahead {
         return Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * queens));
     }
 
-    private Counted drawn(Stock stock) {
-        return new Counted(draws.of(stock.graft(), stock.batch().alive(), stock.batch().passed(),
-                stock.batch().around()), stock.kind());
-    }
-
     /** The same cups whenever it is asked: only the number of them is chosen. */
     private Counted cupsOfToday(Pool pool, int most) {
         Counted kept = ofToday.get(pool);
@@ -259,7 +252,7 @@ public final class Ahead {
         int at = stocks.indexOf(stock);
         Holding itself = holdings.remove(at);
         int alive = stock.batch().alive();
-        Counted drawn = drawn(stock);
+        Counted drawn = Counted.of(stock, draws);
         int best = Cheapest.of(alive, y -> weigh(
                 Optional.of(Holding.of(stock.line(), drawn, alive, y, orders, timing)), List.of(),
                 Map.of(SupplyKind.QUEENS, next)) + timing.placing(worth) * y);
@@ -269,7 +262,8 @@ public final class Ahead {
 
     /** Of a demand, so many are missing on its day with what lives alone, on average. */
     public double missing(Demand demand) {
-        return IntStream.of(missingOf(demand)).average().orElse(0);
+        int[] missing = HandedOut.of(orders, before, holdings, draws.many()).missing()[indexOf(demand)];
+        return IntStream.of(missing).average().orElse(0);
     }
 
     private int indexOf(Demand demand) {
@@ -278,15 +272,6 @@ public final class Ahead {
             at++;
         }
         return at;
-    }
-
-    /** Chance of a demand's whole number in time with what lives alone, 0–1. */
-    public double chance(Demand demand) {
-        return (double) IntStream.of(missingOf(demand)).filter(missing -> missing == 0).count() / draws.many();
-    }
-
-    private int[] missingOf(Demand demand) {
-        return HandedOut.of(orders, firstOf, holdings, draws.many()).missing()[indexOf(demand)];
     }
 
     private List<Optional<String>> lines(SupplyKind kind) {
@@ -309,7 +294,7 @@ public final class Ahead {
         all.addAll(chosen);
         more.ifPresent(all::add);
         Then then = thens.computeIfAbsent(next, this::then);
-        HandedOut handed = HandedOut.of(orders, firstOf, all, draws.many());
+        HandedOut handed = HandedOut.of(orders, before, all, draws.many());
         double cost = 0;
         boolean[] againForQueens = new boolean[draws.many()];
         for (int at = 0; at < orders.size(); at++) {

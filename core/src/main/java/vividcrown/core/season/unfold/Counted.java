@@ -26,6 +26,11 @@ final class Counted {
         this.ripe = counted(drawn.ripe());
     }
 
+    static Counted of(Stock stock, Draws draws) {
+        return new Counted(draws.of(stock.graft(), stock.batch().alive(), stock.batch().passed(),
+                stock.batch().around()), stock.kind());
+    }
+
     private static int[][] counted(boolean[][] cups) {
         int[][] counted = new int[cups.length][];
         for (int draw = 0; draw < counted.length; draw++) {

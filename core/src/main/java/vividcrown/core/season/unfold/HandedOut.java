@@ -2,7 +2,10 @@ package vividcrown.core.season.unfold;
 
 import java.util.Arrays;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import vividcrown.core.season.demand.Demand;
 
 /**
  * What lives, handed out to the orders in every draw: who is due first is served first, from what keeps least; who takes any line leaves those
@@ -18,15 +21,31 @@ record HandedOut(List<Holding> from, int[][] missing, int[][] given) {
             .comparing((Holding one) -> one.line().isPresent()).thenComparing(Holding::keeps);
 
     /**
-     * @param firstOf of an order that is served late, where it stands in time: it gets what was lacking then
+     * Where each order was served before.
+     *
+     * @param orders as they are served
+     * @return of an order that was not served before, where it stands itself
+     */
+    static int[] before(List<Wanted> orders) {
+        Map<Demand, Integer> last = new HashMap<>();
+        int[] before = new int[orders.size()];
+        for (int at = 0; at < before.length; at++) {
+            Integer served = last.put(orders.get(at).demand(), at);
+            before[at] = served == null ? at : served;
+        }
+        return before;
+    }
+
+    /**
+     * @param before of an order that is served late, where it was served before: it gets what was lacking then
      * @param draws how many
      */
-    static HandedOut of(List<Wanted> orders, int[] firstOf, List<Holding> all, int draws) {
+    static HandedOut of(List<Wanted> orders, int[] before, List<Holding> all, int draws) {
         List<Holding> from = all.stream().sorted(NAMED_LAST_THEN_BY_KEEPING).toList();
         int[][] missing = new int[orders.size()][];
         int[][] given = new int[from.size()][draws];
         for (int at = 0; at < missing.length; at++) {
-            int[] need = orders.get(at).late() ? missing[firstOf[at]].clone() : new int[draws];
+            int[] need = orders.get(at).late() ? missing[before[at]].clone() : new int[draws];
             if (!orders.get(at).late()) {
                 Arrays.fill(need, orders.get(at).demand().count());
             }

@@ -23,6 +23,11 @@ record Holding(Optional<String> line, SupplyKind kind, int place, int[] took, in
     /** For an order that gets nothing of it. */
     static final int[] NOBODY = {};
 
+    /** What lives. */
+    static Holding of(Stock stock, Draws draws, List<Wanted> orders, Timing timing) {
+        return of(stock.line(), Counted.of(stock, draws), stock.batch().alive(), stock.meant(), orders, timing);
+    }
+
     /**
      * @param cups of those drawn, the first
      * @param place cells of queens that are placed at most

@@ -40,6 +40,16 @@ record Timing(SeasonBrief brief, Supply supply) {
                 .sorted(Wanted.AS_SERVED).toList();
     }
 
+    /** The same, and what is missing of each on every working day on which its customer still waits: who was due first is served first. */
+    List<Wanted> ordersAndWaiting() {
+        List<Wanted> orders = orders();
+        LocalDate after = orders.isEmpty() ? brief.today() : orders.getLast().day().plusDays(1);
+        return brief.today().datesUntil(after).flatMap(day -> orders.stream()
+                .filter(one -> !isGivenUp(one.demand(), day)
+                        && (one.day().equals(day) || one.day().isBefore(day) && brief.means().crew().works(day)))
+                .map(one -> new Wanted(one.demand(), day, one.day().isBefore(day)))).toList();
+    }
+
     Wanted wanted(Demand demand) {
         return new Wanted(demand, handedOver(demand));
     }

@@ -44,6 +44,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     private static final double SENSIBLE = 0.8;
     /** Cups more or fewer: with less the takes change nothing. */
     private static final int WORTH_SAYING = 3;
+    /** Chance that an order loses to those that wait: with less nobody would do anything about it. */
+    private static final double MUCH_LOST = 0.1;
     /** After the first day on which a queen can be had she is caught, on average. */
     private static final int CAUGHT_AFTER_DAYS = 4;
     private static final double FEW = 0.05;
@@ -193,7 +195,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         }
 
         private List<Standing> standings() {
-            Ahead ahead = ahead(brief.today(), stocks);
+            Map<String, Double> chances = NothingMore.chances(brief, supply, stocks, draws());
+            losesToThoseWhoWait(chances);
             return brief.demands().stream().map(demand -> {
                 Wanted order = timing.wanted(demand);
                 Optional<LocalDate> last = Optional.empty();
@@ -201,8 +204,22 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                         && !day.isBefore(brief.today()); day = day.minusDays(1)) {
                     last = brief.isGraftDay(day) && timing.helpsStill(order, day) ? Optional.of(day) : last;
                 }
-                return new Standing(demand, ahead.chance(demand), last);
+                return new Standing(demand, chances.getOrDefault(demand.id(), 0.0), last);
             }).toList();
+        }
+
+        /** An order from which those that wait take so much that its customer had better be told, or be served before them. */
+        private void losesToThoseWhoWait(Map<String, Double> chances) {
+            Map<String, Double> keptForIt = NothingMore.chancesIfNobodyWaits(brief, supply, stocks, draws());
+            for (Demand order : brief.demands()) {
+                double chance = chances.getOrDefault(order.id(), 0.0);
+                double kept = keptForIt.getOrDefault(order.id(), 0.0);
+                if (kept - chance >= MUCH_LOST) {
+                    notes.add(Reason.of(Source.derived("what lives handed out to the orders, over many draws"),
+                            "week.waitsBefore", order.id(), Math.round(100 * chance) + " %",
+                            Math.round(100 * kept) + " %"));
+                }
+            }
         }
 
         /** @param before what was grafted for queens before this day of the week, by line */
@@ -255,7 +272,11 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private Ahead ahead(LocalDate day, List<Stock> with) {
             SeasonBrief then = new SeasonBrief(day, brief.until(), brief.demands(), brief.means(), brief.drones(),
                     Underway.NOTHING, brief.expected());
-            return new Ahead(then, supply, orders, with, new Draws(supply, DRAWS, seed, luck));
+            return new Ahead(then, supply, orders, with, draws());
+        }
+
+        private Draws draws() {
+            return new Draws(supply, DRAWS, seed, luck);
         }
 
         /** @param takes of the graft before @param graft that is best then */

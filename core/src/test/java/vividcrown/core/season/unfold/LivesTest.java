@@ -30,12 +30,19 @@ class LivesTest {
     private static final Demand FIRST = Seasons.order("first", Product.MATED_QUEENS, 30, 0, 2);
     private static final Demand SECOND = Seasons.order("second", Product.MATED_QUEENS, 10, 8, 10);
 
-    /** Nothing can be grafted in time: twenty queens are there, twelve more in a week. */
+    /** Nothing can be grafted in time: twenty queens are there, twelve more in a week. Whether one plans again or not is then the same. */
     private static double second(List<Demand> orders) {
         List<RunningBatch> running = List.of(laying("old", -26, 20), laying("young", -18, 12));
         CellBuilder later = new CellBuilder("B 1", BuilderSchool.STARTER_THEN_FINISHER, 45, day(100), List.of());
-        return Lives.odds(Seasons.brief(orders, List.of(later), 60, Crew.EVERY_DAY, running, List.of(), List.of()), 8)
-                .chances().get("second");
+        SeasonBrief brief = Seasons.brief(orders, List.of(later), 60, Crew.EVERY_DAY, running, List.of(), List.of());
+        double second = Lives.odds(brief, 8).chances().get("second");
+        WeekAhead week = WeekAhead.of(brief);
+        assertThat(week.orders()).filteredOn(one -> one.demand().id().equals("second")).singleElement()
+                .satisfies(one -> assertThat(one.ifNothingMore()).isEqualTo(second));
+        assertThat(week.notes()).as("that it stands behind another")
+                .filteredOn(one -> one.fact().toString().contains("still waits"))
+                .hasSize(second < 1 ? 1 : 0);
+        return second;
     }
 
     private static RunningBatch laying(String id, int graft, int alive) {

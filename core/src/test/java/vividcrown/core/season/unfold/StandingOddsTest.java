@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
+import vividcrown.core.season.supply.Supply;
 
 /** What is said of an order if nothing more is grafted, against how often it is kept when nothing more is. */
 class StandingOddsTest {
@@ -39,10 +40,12 @@ class StandingOddsTest {
             }
             SeasonBrief known = season.known();
             if (said.isEmpty() && !known.demands().isEmpty()) {
-                Ahead ahead = new Ahead(known, season.stocks(), DRAWS, season.today().toEpochDay());
+                Supply supply = new Supply(known);
+                Map<String, Double> chances = NothingMore.chances(known, supply, season.stocks(),
+                        new Draws(supply, DRAWS, season.today().toEpochDay()));
                 // whose day is past is late by then, whatever comes
                 known.demands().stream().filter(one -> one.until().isAfter(season.today()))
-                        .forEach(one -> said.put(one.id(), ahead.chance(one)));
+                        .forEach(one -> said.put(one.id(), Objects.requireNonNull(chances.get(one.id()))));
             }
             return List.of();
         }
