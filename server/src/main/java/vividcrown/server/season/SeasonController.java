@@ -34,6 +34,7 @@ import vividcrown.core.season.plan.Promise;
 import vividcrown.core.season.plan.SolveWatch;
 import vividcrown.core.season.plan.Without;
 import vividcrown.core.season.plan.YardPlan;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.season.sheet.BuilderSheet;
 import vividcrown.core.season.sheet.DroneSheet;
 import vividcrown.core.season.sheet.Shopping;
@@ -116,11 +117,13 @@ class SeasonController {
     private final SeasonBriefs briefs;
     private final SeasonSearches searches;
     private final PlanAdoption adoption;
+    private final RecipeShelf shelf;
 
-    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption) {
+    SeasonController(SeasonBriefs briefs, SeasonSearches searches, PlanAdoption adoption, RecipeShelf shelf) {
         this.briefs = briefs;
         this.searches = searches;
         this.adoption = adoption;
+        this.shelf = shelf;
     }
 
     /** What to graft and to place in the week ahead, and why that many. */
@@ -151,7 +154,7 @@ class SeasonController {
             throw Refusal.notFound(Sentence.of("refusal.orderGone"));
         }
         return WithoutView.of(Refusal.checked(
-                () -> Without.of(brief, demand, SECONDS_WITHOUT, SolveWatch.untilInterrupted()), ""));
+                () -> Without.of(brief, shelf, demand, SECONDS_WITHOUT, SolveWatch.untilInterrupted()), ""));
     }
 
     /** How what is planned stands against what is promised, with the sheets for it. */

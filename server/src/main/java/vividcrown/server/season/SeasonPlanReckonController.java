@@ -21,6 +21,7 @@ import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.plan.SeasonPlanner;
 import vividcrown.core.season.plan.SolveWatch;
 import vividcrown.core.season.plan.Without;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.season.unfold.WeekAhead;
 import vividcrown.server.problem.Refusal;
 
@@ -28,6 +29,12 @@ import vividcrown.server.problem.Refusal;
 @RestController
 @RequestMapping("/api/v1/reckon")
 class SeasonPlanReckonController {
+
+    private final RecipeShelf shelf;
+
+    SeasonPlanReckonController(RecipeShelf shelf) {
+        this.shelf = shelf;
+    }
 
     /** A season and the grafts that it would have. */
     record CheckRequest(@NotNull @Valid SeasonAsked season,
@@ -57,7 +64,8 @@ class SeasonPlanReckonController {
     SeasonPlanView plan(@Valid @RequestBody SeasonAsked asked) {
         SeasonBrief brief = asked.brief();
         try {
-            SeasonPlan plan = SeasonPlanner.plan(brief, asked.secondsOrUsual(), SolveWatch.untilInterrupted());
+            SeasonPlan plan = SeasonPlanner.plan(brief, shelf, asked.secondsOrUsual(), 1,
+                    SolveWatch.untilInterrupted());
             return SeasonPlanView.of(brief, plan, UnaryOperator.identity());
         } catch (IllegalArgumentException refused) {
             throw Refusal.invalid("", String.valueOf(refused.getMessage()));
@@ -88,7 +96,7 @@ class SeasonPlanReckonController {
             Takes a season as season-plan does; plans it with the demand and without it. Answers the hours, cups and nuc days that are
             freed, and how the others stand in both.""")
     WithoutView without(@Valid @RequestBody WithoutRequest asked) {
-        return WithoutView.of(Refusal.checked(() -> Without.of(asked.season().brief(), asked.demand(),
+        return WithoutView.of(Refusal.checked(() -> Without.of(asked.season().brief(), shelf, asked.demand(),
                 asked.season().secondsOrUsual(), SolveWatch.untilInterrupted()), ""));
     }
 

@@ -18,6 +18,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.plan.SeasonPlan;
 import vividcrown.core.season.plan.SeasonPlanner;
 import vividcrown.core.season.plan.SolveWatch;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.server.capacity.FairQueue;
 import vividcrown.server.operation.CurrentOperation;
 import vividcrown.server.person.SignedIn;
@@ -60,12 +61,14 @@ class SeasonSearches {
     private final JsonMapper json;
     private final Clock clock;
     private final FairQueue queue;
+    private final RecipeShelf shelf;
 
-    SeasonSearches(JdbcClient jdbc, JsonMapper json, Clock clock, FairQueue queue) {
+    SeasonSearches(JdbcClient jdbc, JsonMapper json, Clock clock, FairQueue queue, RecipeShelf shelf) {
         this.jdbc = jdbc;
         this.json = json;
         this.clock = clock;
         this.queue = queue;
+        this.shelf = shelf;
     }
 
     /**
@@ -96,7 +99,7 @@ class SeasonSearches {
     private void search(UUID id, SeasonBrief brief, Map<String, String> names, double mostSeconds) {
         try {
             jdbc.sql("update season_search set state = 'RUNNING', seen_at = now() where id = ?").param(id).update();
-            SeasonPlan plan = SeasonPlanner.plan(brief, mostSeconds, PATIENCE, watch(id));
+            SeasonPlan plan = SeasonPlanner.plan(brief, shelf, mostSeconds, PATIENCE, watch(id));
             jdbc.sql("""
                     update season_search set state = 'DONE', seen_at = now(), cost = ?, bound = ?, seconds = ?,
                         answer = cast(? as jsonb) where id = ?""")

@@ -19,6 +19,7 @@ import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeBook;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.season.supply.Outcome;
 import vividcrown.core.season.supply.RunningShares;
 import vividcrown.core.season.supply.Supply;
@@ -37,12 +38,8 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
     /** Of more there is seldom one whose yard matters to the whole, and no time to ask again. */
     private static final int FEW_BATCHES = 16;
 
-    static Drafts of(SeasonBrief brief) {
-        return of(brief, new Supply(brief));
-    }
-
-    private static Drafts of(SeasonBrief brief, Supply supply) {
-        return of(new RecipeBook(brief, PromiseGroup.of(brief.demands(), brief.today()), supply));
+    static Drafts of(SeasonBrief brief, RecipeShelf shelf) {
+        return of(shelf.book(brief, PromiseGroup.of(brief.demands(), brief.today())));
     }
 
     private static Drafts of(RecipeBook book) {
@@ -84,7 +81,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
      * them give too few.
      */
     Drafts evenly() {
-        return of(brief(), supply().evenly());
+        return of(new RecipeBook(brief(), PromiseGroup.of(brief().demands(), brief().today()), supply().evenly()));
     }
 
     private Optional<Begun> first(Effort effort, SolveWatch watch) {

@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.function.ToIntFunction;
+import java.util.stream.IntStream;
 import vividcrown.core.season.BatchLock;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.PlannedBatch;
@@ -83,14 +84,22 @@ final class Fitting {
                 .mapToInt(PlannedBatch.Share::cups).sum();
     }
 
-    /** So many cups fewer for the group, always from the day that has the most. */
+    /** So many cups fewer for the group, always from the day that has the most, and there from the batch that has the fewest. */
     private List<PlannedBatch> without(PromiseGroup group, int cups) {
+        int[] left = batches.stream().mapToInt(one -> cupsFor(group, one)).toArray();
+        Map<LocalDate, Integer> ofDay = new HashMap<>();
+        for (int at = 0; at < left.length; at++) {
+            ofDay.merge(batches.get(at).day(), left[at], Integer::sum);
+        }
         List<PlannedBatch> fewer = new ArrayList<>(batches);
         for (int taken = 0; taken < cups; taken++) {
-            Map<LocalDate, Integer> ofDay = new HashMap<>();
-            fewer.forEach(one -> ofDay.merge(one.day(), cupsFor(group, one), Integer::sum));
-            int at = best(fewer, group,
-                    one -> 1000 * Objects.requireNonNull(ofDay.get(one.day())) - cupsFor(group, one)).orElseThrow();
+            int at = IntStream.range(0, left.length).filter(one -> left[one] > 0).boxed()
+                    .max(Comparator
+                            .comparing((Integer one) -> Objects.requireNonNull(ofDay.get(batches.get(one).day())))
+                            .thenComparing(one -> -left[one]))
+                    .orElseThrow();
+            left[at]--;
+            ofDay.merge(fewer.get(at).day(), -1, Integer::sum);
             fewer.set(at, resized(fewer.get(at), group, -1));
         }
         return fewer;

@@ -6,6 +6,7 @@ import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.solver.Solver;
 
 /**
@@ -40,6 +41,7 @@ public final class SeasonPlanner {
     private final Deadline deadline;
     private final Counting watch;
     private final SeasonBrief brief;
+    private final RecipeShelf shelf;
 
     /** Tells of all drafts as of one search: plans and seconds go on counting. */
     private static final class Counting implements SolveWatch {
@@ -66,7 +68,9 @@ public final class SeasonPlanner {
         }
     }
 
-    private SeasonPlanner(SeasonBrief brief, double mostSeconds, double patience, SolveWatch watch) {
+    private SeasonPlanner(SeasonBrief brief, RecipeShelf shelf, double mostSeconds, double patience,
+            SolveWatch watch) {
+        this.shelf = shelf;
         this.mostSeconds = mostSeconds;
         this.asked = new Deadline(mostSeconds * (SAFELY_WITHIN - TO_FINISH));
         this.deadline = new Deadline(mostSeconds * patience * (SAFELY_WITHIN - TO_FINISH));
@@ -75,29 +79,33 @@ public final class SeasonPlanner {
     }
 
     /**
+     * A plan of which nothing is kept for the next.
+     *
      * @param mostSeconds time for all of it, above 0
      * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
      */
     public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, SolveWatch watch) {
-        return plan(brief, mostSeconds, 1, watch);
+        return plan(brief, new RecipeShelf(), mostSeconds, 1, watch);
     }
 
     /**
      * The plan of a quiet machine on a busy one: as much is searched, and it may take longer.
      *
+     * @param shelf where recipes are kept from one plan to the next
      * @param mostSeconds how much is searched: what fits in so many seconds where nothing else runs, above 0
      * @param patience how many times as long it may take, 1 or more
      * @throws IllegalArgumentException if it is senseless to plan; see {@link SeasonBrief#refuse()}
      */
-    public static SeasonPlan plan(SeasonBrief brief, double mostSeconds, double patience, SolveWatch watch) {
+    public static SeasonPlan plan(SeasonBrief brief, RecipeShelf shelf, double mostSeconds, double patience,
+            SolveWatch watch) {
         brief.refuse();
         // before any time is counted
         Solver.load();
-        return new SeasonPlanner(brief, mostSeconds, patience, watch).plan();
+        return new SeasonPlanner(brief, shelf, mostSeconds, patience, watch).plan();
     }
 
     private SeasonPlan plan() {
-        Drafts.Begun begun = Drafts.of(brief)
+        Drafts.Begun begun = Drafts.of(brief, shelf)
                 .begun(forTheFirst(), deadline, watch)
                 .orElseThrow(SeasonPlanner::locksClash);
         boolean hasTime = deadline.secondsLeft() > mostSeconds * TO_ASK_EVENLY;

@@ -12,6 +12,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.solver.Solver;
 
 /**
@@ -40,16 +41,17 @@ public record Without(Demand demand, double hours, int cups, int nucDays, List<S
 
     /**
      * @param id of the demand
+     * @param shelf where recipes are kept
      * @param mostSeconds time for both plans, above 0
      * @throws IllegalArgumentException if there is no such demand, or if it is senseless to plan
      */
-    public static Without of(SeasonBrief brief, String id, double mostSeconds, SolveWatch watch) {
+    public static Without of(SeasonBrief brief, RecipeShelf shelf, String id, double mostSeconds, SolveWatch watch) {
         brief.refuse();
         Demand demand = brief.demands().stream().filter(one -> one.id().equals(id)).findFirst()
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noDemand", id).toString()));
         Solver.load();
         Deadline deadline = new Deadline(mostSeconds);
-        Drafts.Begun with = Drafts.of(brief).begun(Effort.of(mostSeconds, SHARE, deadline), deadline, watch)
+        Drafts.Begun with = Drafts.of(brief, shelf).begun(Effort.of(mostSeconds, SHARE, deadline), deadline, watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.locksClash").toString()));
         return of(with.drafts(), with.draft(), demand, Effort.of(mostSeconds, SHARE, deadline), watch)
                 .orElseThrow(() -> new IllegalArgumentException(Sentence.of("plan.fault.noTime").toString()));

@@ -32,6 +32,11 @@ public final class RecipeBook {
         this.known = known;
     }
 
+    /** How many were found, or found not to be. */
+    int size() {
+        return known.size();
+    }
+
     public SeasonBrief brief() {
         return brief;
     }

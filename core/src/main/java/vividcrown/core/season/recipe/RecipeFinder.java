@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.Function;
+import java.util.function.IntPredicate;
 import java.util.stream.IntStream;
 import vividcrown.core.assumptions.Figure;
 import vividcrown.core.demand.Product;
@@ -48,11 +49,17 @@ public final class RecipeFinder {
     private final Function<PromiseGroup, Yield> there;
     private final int cupsADay;
     private final Map<Asked, Optional<Recipe>> known;
+    /** How many times the cups that would do on average the last of its like wanted: a guess for the next. */
+    private final Map<Alike, Double> surer = new ConcurrentHashMap<>();
 
     /** All that the number of cups hangs on, beside the supply. */
     record Asked(Product product, Optional<String> line, int count, Yield base, LocalDate delivery, int delay,
             List<LocalDate> days,
             double assurance, int most) {
+    }
+
+    /** Recipes that want about the same more cups than would do on average. */
+    private record Alike(int count, double assurance, int days) {
     }
 
     /** @param there what a group has without any graft */
@@ -236,23 +243,16 @@ public final class RecipeFinder {
         if (hopeless) {
             return Optional.empty();
         }
-        int tooFew = 0;
-        int enough = (int) Math.clamp(group.count() / Math.max(0.01, through) * FIRST_GUESS, Math.min(8, most), most);
-        while (chance(group, base, delivery, days, enough) < assurance) {
-            if (enough == most) {
-                return Optional.empty();
-            }
-            tooFew = enough;
-            enough = Math.min(most, enough + enough / 3);
+        double onAverage = (group.count() - base.mean()) / Math.max(0.01, through);
+        Alike alike = new Alike(group.count(), assurance, days.size());
+        int guess = (int) Math.clamp(Math.round(onAverage * surer.getOrDefault(alike, FIRST_GUESS)), 1, most);
+        Optional<Integer> least = least(guess, most,
+                cups -> chance(group, base, delivery, days, cups) >= assurance);
+        if (least.isEmpty()) {
+            return Optional.empty();
         }
-        while (enough - tooFew > 1) {
-            int middle = (tooFew + enough) / 2;
-            if (chance(group, base, delivery, days, middle) >= assurance) {
-                enough = middle;
-            } else {
-                tooFew = middle;
-            }
-        }
+        int enough = least.get();
+        surer.put(alike, enough / onAverage);
         List<Recipe.Graft> grafts = new ArrayList<>();
         for (int index = 0; index < days.size(); index++) {
             int cups = share(enough, days.size(), index);
@@ -264,6 +264,24 @@ public final class RecipeFinder {
         LocalDate handedOver = handedOverOn(group, delivery, grafts.getLast().day());
         return Optional.of(new Recipe(grafts, handedOver, delay, assurance,
                 chance(group, base, delivery, days, enough), minutes(group, handedOver, grafts)));
+    }
+
+    /** The smallest number that will do, if all larger ones do and none smaller: sought in ever longer steps from a guess; empty if the most does not do. */
+    private static Optional<Integer> least(int guess, int most, IntPredicate willDo) {
+        int tooFew = 0;
+        int enough = most + 1;
+        int tried = guess;
+        for (int step = 1; enough - tooFew > 1; step *= 2) {
+            if (willDo.test(tried)) {
+                enough = tried;
+            } else {
+                tooFew = tried;
+            }
+            boolean between = tooFew > 0 && enough <= most;
+            int next = enough <= most ? enough - step : tooFew + step;
+            tried = between ? (tooFew + enough) / 2 : Math.clamp(next, 1, most);
+        }
+        return enough <= most ? Optional.of(enough) : Optional.empty();
     }
 
     private double chance(PromiseGroup group, Yield base, LocalDate delivery, List<LocalDate> days, int cups) {

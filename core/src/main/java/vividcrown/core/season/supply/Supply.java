@@ -114,14 +114,17 @@ public final class Supply {
     private Supply(SeasonBrief brief, boolean evenly) {
         this.brief = brief;
         this.evenly = evenly;
-        this.most = Virgins.of(Optional.empty(), brief.demands().stream()
-                .filter(one -> SupplyKind.of(one.product()) == SupplyKind.QUEENS).mapToInt(Demand::count).max()
-                .orElse(1));
+        this.most = Virgins.of(Optional.empty(), mostAsked(brief));
         this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
         this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions())
                 .likelyDay();
         this.flatBrood = brief.expected().assumptions()
                 .span(Figure.FLAT_SEALED_BROOD).likelyDay();
+    }
+
+    static int mostAsked(SeasonBrief brief) {
+        return brief.demands().stream().filter(one -> SupplyKind.of(one.product()) == SupplyKind.QUEENS)
+                .mapToInt(Demand::count).max().orElse(1);
     }
 
     /** Days from the graft to the first day on which it can be had. */

@@ -2,8 +2,7 @@ package vividcrown.core.season.supply;
 
 import java.util.Arrays;
 import java.util.List;
-import org.hipparchus.special.Beta;
-import org.hipparchus.util.CombinatoricsUtils;
+import org.hipparchus.special.Gamma;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.reason.Wrong;
 
@@ -22,8 +21,6 @@ public record Yield(double[] chances) {
 
     static final Yield NOTHING = new Yield(new double[]{1});
     private static final double NEGLIGIBLE = 1e-15;
-    /** Below this, what is reckoned from it would lose its digits. */
-    private static final double TINY = 1e-250;
 
     /** @param steps belief about each step, in order; with none everything comes through */
     public static Yield ofBatch(int grafts, List<Rate> steps) {
@@ -39,19 +36,53 @@ public record Yield(double[] chances) {
         return yield;
     }
 
-    /** What is left of it after one step more, in the same batch. */
+    /**
+     * What is left of it after one step more, in the same batch. Of n that reach it, k pass with the chance C(n, k) B(k + α, n − k + β) / B(α, β), which is
+     * a[k] b[n − k] / c[n] with a[k] = (α)ₖ / k!, b[m] = (β)ₘ / m! and c[n] = (α + β)ₙ / n!, (x)ₖ being x (x + 1) … (x + k − 1): so all of them come from one
+     * convolution. Each is taken so many times the k-th power of a scale that none becomes too large to be written.
+     */
     Yield through(Rate step) {
+        int most = chances.length - 1;
+        double scale = 1 / perFactor(step.successes() + step.failures(), most);
+        double[] passing = rising(step.successes(), most, scale);
+        double[] lost = rising(step.failures(), most, scale);
+        double[] reaching = rising(step.successes() + step.failures(), most, scale);
+        // lost from the end: both run the same way
+        double[] lostFromEnd = new double[chances.length];
+        for (int many = 0; many <= most; many++) {
+            lostFromEnd[most - many] = lost[many];
+        }
         double[] next = new double[chances.length];
-        double none = 1;
-        for (int reached = 0; reached < chances.length; reached++) {
-            if (chances[reached] > NEGLIGIBLE && none > TINY) {
-                addUpwards(next, chances[reached], reached, step, none);
-            } else if (chances[reached] > NEGLIGIBLE) {
-                addBetaBinomial(next, chances[reached], reached, step);
+        for (int reached = 0; reached <= most; reached++) {
+            double weight = chances[reached] / reaching[reached];
+            if (chances[reached] > NEGLIGIBLE) {
+                int end = most - reached;
+                for (int passed = 0; passed <= reached; passed++) {
+                    next[passed] += weight * lostFromEnd[end + passed];
+                }
             }
-            none *= (reached + step.failures()) / (reached + step.successes() + step.failures());
+        }
+        for (int passed = 0; passed <= most; passed++) {
+            next[passed] *= passing[passed];
         }
         return new Yield(next);
+    }
+
+    /** (x)ₖ / k! times the k-th power of the scale, for k up to the most. */
+    private static double[] rising(double x, int most, double scale) {
+        double[] rising = new double[most + 1];
+        rising[0] = 1;
+        for (int many = 0; many < most; many++) {
+            rising[many + 1] = rising[many] * (x + many) / (many + 1) * scale;
+        }
+        return rising;
+    }
+
+    /** By how much each factor of (x)ₙ / n! makes it larger, on average. */
+    private static double perFactor(double x, int most) {
+        return most == 0
+                ? 1
+                : Math.exp((Gamma.logGamma(x + most) - Gamma.logGamma(x) - Gamma.logGamma(most + 1)) / most);
     }
 
     /** The grafts shared out evenly over so many batches on different days. */
@@ -137,40 +168,6 @@ public record Yield(double[] chances) {
             }
         }
         return chances.length - 1;
-    }
-
-    /** The same from none upwards, where that is no vanishing number: without any logarithm. @param none chance that none passes */
-    private static void addUpwards(double[] next, double weight, int reached, Rate step, double none) {
-        double alpha = step.successes();
-        double beta = step.failures();
-        double chance = weight * none;
-        for (int passed = 0; passed < reached; passed++) {
-            next[passed] += chance;
-            chance *= (reached - passed) * (passed + alpha) / ((passed + 1) * (reached - passed - 1 + beta));
-        }
-        next[reached] += chance;
-    }
-
-    /**
-     * Adds weight × C(n, k) B(k + α, n − k + β) / B(α, β) for every k: one value near the middle by the formula, its
-     * neighbours by their ratio (n − k)(k + α) / ((k + 1)(n − k − 1 + β)).
-     */
-    private static void addBetaBinomial(double[] next, double weight, int reached, Rate step) {
-        double alpha = step.successes();
-        double beta = step.failures();
-        int middle = (int) Math.round(reached * step.mean());
-        double there = weight * Math.exp(CombinatoricsUtils.binomialCoefficientLog(reached, middle)
-                + Beta.logBeta(middle + alpha, reached - middle + beta) - Beta.logBeta(alpha, beta));
-        double chance = there;
-        for (int passed = middle; passed <= reached; passed++) {
-            next[passed] += chance;
-            chance *= (reached - passed) * (passed + alpha) / ((passed + 1) * (reached - passed - 1 + beta));
-        }
-        chance = there;
-        for (int passed = middle; passed > 0; passed--) {
-            chance *= passed * (reached - passed + beta) / ((reached - passed + 1) * (passed - 1 + alpha));
-            next[passed - 1] += chance;
-        }
     }
 
     @Override

@@ -23,6 +23,7 @@ import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.season.recipe.WorkTime;
 
 /** The season day by day without its narrower limits: against trying every choice, and against what the solver finds with them. */
@@ -32,7 +33,7 @@ class DaysInTurnTest {
 
     private record Asked(Drafts drafts, List<List<Recipe>> recipes) {
         static Asked of(SeasonBrief brief) {
-            Drafts drafts = Drafts.of(brief);
+            Drafts drafts = Drafts.of(brief, new RecipeShelf());
             return new Asked(drafts, drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of()));
         }
 

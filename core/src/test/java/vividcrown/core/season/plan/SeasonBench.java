@@ -18,12 +18,16 @@ import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.condition.EnabledIfSystemProperty;
 import vividcrown.core.demand.Product;
+import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonRates;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.recipe.RecipeShelf;
 import vividcrown.core.season.recipe.WorkTime;
 import vividcrown.core.season.supply.Heirs;
 import vividcrown.core.season.supply.Outcome;
@@ -66,21 +70,25 @@ class SeasonBench {
         // with the fewest nucs many orders cannot hold
         for (int nucs : new int[]{400, 120}) {
             SeasonBrief brief = Seasons.withNucs(Seasons.random(40, 12, 400, 7), nucs);
-            SeasonPlan before = SeasonPlanner.plan(brief, 10, SolveWatch.untilInterrupted());
+            RecipeShelf shelf = new RecipeShelf();
+            SeasonPlan before = SeasonPlanner.plan(brief, shelf, 10, 1, SolveWatch.untilInterrupted());
+            SeasonBrief known = Seasons.after(before, brief);
             List<Demand> more = new ArrayList<>(brief.demands());
             more.add(Seasons.order("one more", Product.MATED_QUEENS, 12, 66, 70));
             List<Demand> fewer = brief.demands().subList(0, brief.demands().size() - 1);
             List<Demand> bigger = new ArrayList<>(brief.demands());
             Demand last = bigger.removeLast();
             bigger.add(last.of(last.count() + 3));
-            Map<String, List<Demand>> changes = new LinkedHashMap<>();
-            changes.put("more", more);
-            changes.put("less", fewer);
-            changes.put("of three queens more", bigger);
-            changes.forEach((name, demands) -> {
-                SeasonBrief changed = Seasons.after(before, brief).withDemands(demands);
+            Map<String, SeasonBrief> changes = new LinkedHashMap<>();
+            changes.put("more", known.withDemands(more));
+            changes.put("less", known.withDemands(fewer));
+            changes.put("of three queens more", known.withDemands(bigger));
+            // all that is believed of the take changes a little
+            changes.put("none, a take counted", Seasons.withRates(known, new SeasonRates(Map.of(LossStep.TAKE,
+                    StepOdds.counted(LossStep.TAKE.prior(), 27, 36)))));
+            changes.forEach((name, changed) -> {
                 long start = System.nanoTime();
-                SeasonPlan after = SeasonPlanner.plan(changed, 1, SolveWatch.untilInterrupted());
+                SeasonPlan after = SeasonPlanner.plan(changed, shelf, 1, 1, SolveWatch.untilInterrupted());
                 double seconds = (System.nanoTime() - start) / 1e9;
                 System.out.printf(Locale.ROOT, "%-10d %-24s %7.1f s %12d %14d %5d/%d%n", nucs, name, seconds,
                         holding(before), holding(after), after.changes().stream()

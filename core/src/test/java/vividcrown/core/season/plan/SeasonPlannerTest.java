@@ -38,6 +38,7 @@ import vividcrown.core.season.Underway;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 
 class SeasonPlannerTest {
 
@@ -197,7 +198,7 @@ class SeasonPlannerTest {
         SeasonBrief brief = Seasons.random(12, 4, 160, 3);
         SeasonBrief known = Seasons.after(plan(brief), brief);
         Set<LocalDate> planned = known.underway().before().stream().map(BatchLock::day).collect(Collectors.toSet());
-        Drafts drafts = Drafts.of(known);
+        Drafts drafts = Drafts.of(known, new RecipeShelf());
         List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
         SeasonModel.Solution before = drafts.asBefore(ways, Effort.SHORTEST).orElseThrow();
         Set<LocalDate> days = before.loads().entrySet().stream()
@@ -206,7 +207,7 @@ class SeasonPlannerTest {
         long kept = days.stream().filter(planned::contains).count();
         assertThat(kept).isGreaterThanOrEqualTo(planned.size() * 3L / 4).isGreaterThanOrEqualTo(days.size() * 3L / 4);
         assertThat(before.choices()).doesNotContain(Optional.empty());
-        assertThat(Drafts.of(brief).asBefore(ways, Effort.SHORTEST)).isEmpty();
+        assertThat(Drafts.of(brief, new RecipeShelf()).asBefore(ways, Effort.SHORTEST)).isEmpty();
     }
 
     @Test
@@ -401,7 +402,7 @@ class SeasonPlannerTest {
     void whoever_is_patient_gets_the_same_plan_on_a_busy_machine_as_on_a_quiet_one() throws InterruptedException {
         SeasonBrief brief = Seasons.random(12, 4, 100, 6);
         double patience = 60;
-        SeasonPlan quiet = SeasonPlanner.plan(brief, 1, patience, SolveWatch.untilInterrupted());
+        SeasonPlan quiet = SeasonPlanner.plan(brief, new RecipeShelf(), 1, patience, SolveWatch.untilInterrupted());
         AtomicBoolean over = new AtomicBoolean();
         List<Thread> others = IntStream.range(0, 3 * Runtime.getRuntime().availableProcessors())
                 .mapToObj(_ -> Thread.ofPlatform().start(() -> {
@@ -409,7 +410,7 @@ class SeasonPlannerTest {
                         Thread.onSpinWait();
                     }
                 })).toList();
-        SeasonPlan busy = SeasonPlanner.plan(brief, 1, patience, SolveWatch.untilInterrupted());
+        SeasonPlan busy = SeasonPlanner.plan(brief, new RecipeShelf(), 1, patience, SolveWatch.untilInterrupted());
         over.set(true);
         for (Thread other : others) {
             other.join();
@@ -426,7 +427,7 @@ class SeasonPlannerTest {
                 IntStream.range(0, 9).mapToObj(one -> Seasons.order("order " + one, Product.MATED_QUEENS, 20 + one,
                         38 + 5 * one, 40 + 5 * one)).toList(),
                 IntStream.range(0, 5).mapToObj(one -> Seasons.builder("B " + one, 45)).toList(), 300, Crew.EVERY_DAY);
-        SeasonPlan before = SeasonPlanner.plan(brief, 2, patience, SolveWatch.untilInterrupted());
+        SeasonPlan before = SeasonPlanner.plan(brief, new RecipeShelf(), 2, patience, SolveWatch.untilInterrupted());
         SeasonBrief known = Seasons.after(before, brief);
         Demand first = brief.demands().stream().min(Comparator.comparing(Demand::until)).orElseThrow();
         List<Demand> fewer = brief.demands().stream().filter(one -> !one.equals(first)).toList();
@@ -435,7 +436,7 @@ class SeasonPlannerTest {
         int ofIt = (int) before.batches().stream()
                 .filter(batch -> batch.shares().stream().anyMatch(share -> share.demand().equals(first.id()))).count();
         for (List<Demand> changed : List.of(fewer, bigger)) {
-            SeasonPlan after = SeasonPlanner.plan(known.withDemands(changed), 1, patience,
+            SeasonPlan after = SeasonPlanner.plan(known.withDemands(changed), new RecipeShelf(), 1, patience,
                     SolveWatch.untilInterrupted());
             assertThat(after.changes()).filteredOn(one -> one.kind() != SeasonPlan.Change.Kind.RESIZED)
                     .hasSizeLessThanOrEqualTo(2 + ofIt);

@@ -21,6 +21,7 @@ import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
+import vividcrown.core.season.recipe.RecipeShelf;
 
 /** What is told to whoever cannot have everything: situations of the trade (common practice). */
 class WaysOutTest {
@@ -157,7 +158,7 @@ class WaysOutTest {
     }
 
     private static SeasonModel.Solution solved(SeasonBrief brief) {
-        Drafts drafts = Drafts.of(brief);
+        Drafts drafts = Drafts.of(brief, new RecipeShelf());
         List<List<Recipe>> ways = drafts.book().of(drafts.running()::of, RecipeFinder.LATE_BY, List.of());
         return drafts.model(ways, drafts.greedy(ways, new Effort(0.5, 60), SolveWatch.untilInterrupted()))
                 .solve(0, new Effort(0.5, 60), SolveWatch.untilInterrupted())
@@ -170,7 +171,7 @@ class WaysOutTest {
     void a_no_frees_the_work_and_the_nucs_of_an_order() {
         SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44),
                 order("B", Product.MATED_QUEENS, 15, 70, 74)), THREE, 100, Crew.EVERY_DAY);
-        Without without = Without.of(brief, "B", 4, SolveWatch.untilInterrupted());
+        Without without = Without.of(brief, new RecipeShelf(), "B", 4, SolveWatch.untilInterrupted());
         assertThat(without.cups()).isBetween(15, 60);
         assertThat(without.hours()).isBetween(1.0, 15.0);
         assertThat(without.nucDays()).isBetween(150, 1500);
@@ -182,7 +183,7 @@ class WaysOutTest {
     void a_no_to_the_only_order_frees_everything() {
         SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44)), THREE, 100,
                 Crew.EVERY_DAY);
-        Without without = Without.of(brief, "A", 2, SolveWatch.untilInterrupted());
+        Without without = Without.of(brief, new RecipeShelf(), "A", 2, SolveWatch.untilInterrupted());
         SeasonPlan plan = plan(brief);
         assertThat(without.hours()).isGreaterThan(1);
         assertThat(without.cups())
@@ -194,7 +195,7 @@ class WaysOutTest {
     void a_no_to_nobody_is_refused_by_name() {
         SeasonBrief brief = Seasons.brief(List.of(order("A", Product.MATED_QUEENS, 20, 40, 44)), THREE, 100,
                 Crew.EVERY_DAY);
-        assertThatThrownBy(() -> Without.of(brief, "Z", 2, SolveWatch.untilInterrupted()))
+        assertThatThrownBy(() -> Without.of(brief, new RecipeShelf(), "Z", 2, SolveWatch.untilInterrupted()))
                 .hasMessageContaining("no demand called Z");
     }
 }
