@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
@@ -37,14 +38,16 @@ public final class Ahead {
     /** For one line on one day. */
     private static final int MOST_CUPS = 200;
     private static final int LEAST_CUPS = 12;
-    /** Of the cups that would do on average. */
-    private static final double SAFELY = 1.3;
     private static final double TIMES_WANTED = 4;
     /** Of the cups that the whole of an order takes on average. */
     private static final double NARROW = 2.5;
     /** Whatever the days off, within a week there is a graft day. */
     private static final int SURELY_AGAIN_DAYS = 7;
     private static final int PRICES_TRIED = 10;
+    private static final int CUP_PRICES_TRIED = 6;
+    /** The first cups of a graft save more than they do on average. */
+    private static final double CUP_DEARER_THAN_AVERAGE = 3;
+    private static final Choice NOTHING = new Choice(List.of(), Map.of());
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -117,47 +120,78 @@ public final class Ahead {
      * @return empty if nothing is to be grafted
      */
     public List<Graft> grafts(Map<SupplyKind, LocalDate> next, int mostCups, int usualLoad) {
-        this.mostCups = Math.clamp(mostCups, 1, MOST_CUPS);
+        if (mostCups < 1) {
+            return List.of();
+        }
+        this.mostCups = Math.min(mostCups, MOST_CUPS);
         List<Pool> pools = next.keySet().stream()
                 .flatMap(kind -> lines(kind).stream().map(line -> new Pool(kind, line))).filter(this::isReached)
                 .toList();
-        int kept = keptForLater(usualLoad, new FreeBuilders(brief.means().builders()));
-        Choice free = choose(pools, next, Integer.MAX_VALUE, 0, usualLoad);
-        int wanted = free.grafts().stream().mapToInt(Graft::cups).sum();
-        if (wanted + kept <= mostCups) {
-            return free.grafts();
-        }
-        // builders are short: first what saves most for each cup
-        List<Pool> byWorth = pools.stream().sorted(
-                Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
-        return choose(byWorth, next, mostCups, kept, usualLoad).grafts();
+        Choice free = choose(pools, next, usualLoad, Limits.NONE);
+        int kept = keptForCells();
+        return (fits(free, kept) ? free : whereShort(pools, next, usualLoad, kept, free)).grafts();
     }
 
-    /**
-     * Builders that queens of today must not take: cells and virgins keep no time, and whoever wants them in the days in which a builder loaded
-     * today is busy has no other graft day.
-     */
-    private int keptForLater(int usualLoad, FreeBuilders builders) {
-        int kept = 0;
-        for (Wanted order : orders) {
-            LocalDate last = order.day().minusDays(supply.soonest(order.product()));
-            boolean whileBusy = last.isAfter(brief.today()) && builders.isBusy(brief.today(), last);
-            if (order.kind() != SupplyKind.QUEENS && whileBusy && timing.hasMother(order.demand().line())) {
-                double cups = SAFELY * order.demand().count()
-                        / supply.through(order.product(),
-                                Supply.Virgins.of(order.demand().line(), order.demand().count()), brief.today(),
-                                order.day());
-                kept += (int) Math.ceil(cups / usualLoad) * usualLoad;
+    /** Builders are short: a cup has a price, the least at which they are enough, and what room is left then goes to what saves most for each cup. */
+    private Choice whereShort(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, int kept, Choice free) {
+        double low = 0;
+        double high = CUP_DEARER_THAN_AVERAGE
+                * free.worth().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+        Choice enough = NOTHING;
+        for (int step = 0; step < CUP_PRICES_TRIED; step++) {
+            double price = (low + high) / 2;
+            Choice priced = choose(pools, next, usualLoad, Limits.price(price));
+            if (fits(priced, kept)) {
+                enough = priced;
+                high = price;
+            } else {
+                low = price;
             }
         }
-        return kept;
+        List<Pool> byWorth = pools.stream().sorted(
+                Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
+        return choose(byWorth, next, usualLoad, new Limits(mostCups, kept, enough.cups(), 0));
+    }
+
+    private boolean fits(Choice choice, int kept) {
+        int all = choice.grafts().stream().mapToInt(Graft::cups).sum();
+        boolean queens = choice.grafts().stream().anyMatch(one -> one.kind() == SupplyKind.QUEENS);
+        return all + (queens ? kept : 0) <= mostCups;
+    }
+
+    /** Cups of builders that queens of today must not take. */
+    int keptForCells() {
+        return new CellsFirst(timing).kept(orders, new FreeBuilders(brief.means().builders()));
     }
 
     private record Pool(SupplyKind kind, Optional<String> line) {
     }
 
+    /**
+     * @param together cups of all
+     * @param kept of these, not for queens
+     * @param sure that each pool gets at least if it wants them
+     * @param price of a cup, beside its work
+     */
+    private record Limits(int together, int kept, Map<Pool, Integer> sure, double price) {
+
+        static final Limits NONE = price(0);
+
+        static Limits price(double price) {
+            return new Limits(Integer.MAX_VALUE, 0, Map.of(), price);
+        }
+
+        int most(Pool pool, int used, List<Pool> later) {
+            int theirs = later.stream().mapToInt(one -> sure.getOrDefault(one, 0)).sum();
+            return together - used - theirs - (pool.kind() == SupplyKind.QUEENS ? kept : 0);
+        }
+    }
+
     /** @param worth minutes saved for each cup */
     private record Choice(List<Graft> grafts, Map<Pool, Double> worth) {
+        Map<Pool, Integer> cups() {
+            return grafts.stream().collect(Collectors.toMap(one -> new Pool(one.kind(), one.line()), Graft::cups));
+        }
     }
 
     private boolean isReached(Pool pool) {
@@ -167,14 +201,15 @@ public final class Ahead {
                         && (pool.line().isPresent() || one.demand().line().isEmpty()));
     }
 
-    /** One pool after the other, each in view of those before it. @param together cups of all of them */
-    private Choice choose(List<Pool> pools, Map<SupplyKind, LocalDate> next, int together, int kept, int usualLoad) {
+    /** One pool after the other, each in view of those before it. */
+    private Choice choose(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, Limits limits) {
         List<Graft> grafts = new ArrayList<>();
         List<Holding> chosen = new ArrayList<>();
         Map<Pool, Double> worthACup = new HashMap<>();
         int used = 0;
-        for (Pool pool : pools) {
-            int most = Math.min(together - used - (pool.kind() == SupplyKind.QUEENS ? kept : 0), mostOf(pool));
+        for (int nth = 0; nth < pools.size(); nth++) {
+            Pool pool = pools.get(nth);
+            int most = Math.min(limits.most(pool, used, pools.subList(nth + 1, pools.size())), mostOf(pool));
             if (most < 1) {
                 continue;
             }
@@ -189,7 +224,7 @@ public final class Ahead {
             IntToDoubleFunction cost = x -> weigh(
                     Optional.of(Holding.of(pool.line(), drawn, x, place, orders, timing)), chosen,
                     next)
-                    + x * WorkTime.GRAFT_A_CUP + placing(drawn, x, place)
+                    + x * (WorkTime.GRAFT_A_CUP + limits.price()) + placing(drawn, x, place)
                     + WorkTime.LOAD * (Math.ceilDiv(before + x, usualLoad) - Math.ceilDiv(before, usualLoad));
             int cups = Cheapest.of(most, cost);
             double saved = cups == 0 ? 0 : cost.applyAsDouble(0) - cost.applyAsDouble(cups);

@@ -23,6 +23,22 @@ final class FreeBuilders {
         return builders.stream().filter(one -> isFree(one, day)).mapToInt(CellBuilder::load).sum();
     }
 
+    /**
+     * Whether one could be loaded on a later day too. Where only one is free it is taken to be loaded: of several, some may be left.
+     *
+     * @param loadedOn a day on which those that are free are asked for
+     */
+    boolean isFreeAfter(LocalDate loadedOn, LocalDate day) {
+        List<CellBuilder> free = builders.stream().filter(one -> isFree(one, loadedOn)).toList();
+        return builders.stream().anyMatch(one -> free.equals(List.of(one))
+                ? isFree(one, day, List.of(loadedOn))
+                : isFree(one, day, List.of()));
+    }
+
+    int many() {
+        return builders.size();
+    }
+
     /** Cups of one load, on average. */
     int usualLoad() {
         return (int) Math.round(builders.stream().mapToInt(CellBuilder::load).average().orElse(1));
@@ -40,7 +56,12 @@ final class FreeBuilders {
     }
 
     private boolean isFree(CellBuilder one, LocalDate day) {
+        return isFree(one, day, List.of());
+    }
+
+    private boolean isFree(CellBuilder one, LocalDate day, List<LocalDate> more) {
         List<LocalDate> grafts = new ArrayList<>(one.grafts());
+        grafts.addAll(more);
         grafts.addAll(loaded.getOrDefault(one.id(), List.of()));
         return !day.isBefore(one.readyFrom()) && BuilderRest.of(one.rhythm()).stretches().stream()
                 .allMatch(stretch -> stretch.left(1, grafts, day) > 0);

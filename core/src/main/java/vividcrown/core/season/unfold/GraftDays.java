@@ -7,27 +7,40 @@ import java.time.temporal.TemporalAdjusters;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.SupplyKind;
 
 /**
  * On which days it is grafted: for queens on the first working day of a week and on one three days later, so that a second day's luck joins
- * the first and takes are known in between; for cells and virgins on any, for they keep no time.
+ * the first and takes are known in between; for cells and virgins on any, for they keep no time. Where these take all builders, queens get what
+ * room is left on that very day.
+ *
+ * @param shared days on which cells or virgins take all builders
  */
-record GraftDays(SeasonBrief brief) {
+record GraftDays(SeasonBrief brief, Set<LocalDate> shared) {
 
     private static final int WEEK = 7;
     private static final int APART_DAYS = 3;
 
-    /** For each kind that may be grafted that day, the next day on which it could be instead. */
-    Map<SupplyKind, LocalDate> next(LocalDate day) {
+    static GraftDays of(Timing timing) {
+        return new GraftDays(timing.brief(), new CellsFirst(timing).takeAll(timing.orders(),
+                new FreeBuilders(timing.brief().means().builders())));
+    }
+
+    /** For each kind that may be grafted that day, the next day on which it could be as well, or instead: a builder is free then. */
+    Map<SupplyKind, LocalDate> next(LocalDate day, FreeBuilders builders) {
         Map<SupplyKind, LocalDate> next = new EnumMap<>(SupplyKind.class);
         LocalDate following = workday(day.plusDays(1));
+        while (!builders.isFreeAfter(day, following) && ChronoUnit.DAYS.between(day, following) < 2 * WEEK) {
+            following = workday(following.plusDays(1));
+        }
         next.put(SupplyKind.CELLS, following);
         next.put(SupplyKind.VIRGINS, following);
         if (isForQueens(day)) {
             LocalDate later = day.plusDays(1);
-            while (!isForQueens(later) && ChronoUnit.DAYS.between(day, later) < 2 * WEEK) {
+            while (!(isForQueens(later) && builders.isFreeAfter(day, later))
+                    && ChronoUnit.DAYS.between(day, later) < 2 * WEEK) {
                 later = later.plusDays(1);
             }
             next.put(SupplyKind.QUEENS, later);
@@ -36,6 +49,9 @@ record GraftDays(SeasonBrief brief) {
     }
 
     private boolean isForQueens(LocalDate day) {
+        if (shared.contains(day)) {
+            return true;
+        }
         LocalDate monday = day.with(TemporalAdjusters.previousOrSame(DayOfWeek.MONDAY));
         return Optional.of(workday(monday)).filter(first -> first.equals(day)
                 || workday(first.plusDays(APART_DAYS)).equals(day)).isPresent();

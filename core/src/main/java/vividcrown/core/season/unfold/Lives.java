@@ -58,7 +58,7 @@ public final class Lives {
         this.ripeAfter = brief.ripeAfter();
         this.emergedAfter = supply.soonest(Product.VIRGINS);
         this.late = brief.expected().assumptions().span(Figure.LATE).latestDay();
-        this.days = new GraftDays(brief);
+        this.days = GraftDays.of(timing);
     }
 
     private Draws draws(LocalDate day) {
@@ -288,7 +288,7 @@ public final class Lives {
             }
             SeasonBrief then = on(day);
             List<Wanted> wanted = wanted(then);
-            Map<SupplyKind, LocalDate> next = new EnumMap<>(days.next(day));
+            Map<SupplyKind, LocalDate> next = new EnumMap<>(days.next(day, builders));
             next.keySet().removeIf(kind -> wanted.stream()
                     .noneMatch(one -> one.kind() == kind && timing.reaches(one, day)));
             int free = builders.cups(day);

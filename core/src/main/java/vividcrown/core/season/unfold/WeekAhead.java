@@ -127,8 +127,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             this.brief = brief;
             this.supply = new Supply(brief);
             this.builders = new FreeBuilders(brief.means().builders());
-            this.days = new GraftDays(brief);
             this.timing = new Timing(brief, supply);
+            this.days = GraftDays.of(timing);
             this.orders = timing.ordersAndLater();
             this.stocks = new ArrayList<>(Stocks.of(brief));
             this.seed = brief.today().toEpochDay();
@@ -140,7 +140,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             Map<Optional<String>, Stock> before = new HashMap<>();
             motherless();
             brief.today().datesUntil(brief.today().plusDays(DAYS)).filter(brief::isGraftDay)
-                    .filter(day -> days.next(day).containsKey(SupplyKind.QUEENS)).findFirst()
+                    .filter(day -> days.next(day, builders).containsKey(SupplyKind.QUEENS)).findFirst()
                     .ifPresent(this::stopsQueens);
             for (LocalDate day = brief.today(); day.isBefore(brief.today().plusDays(DAYS)); day = day.plusDays(1)) {
                 if (brief.isGraftDay(day)) {
@@ -175,14 +175,19 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             double cups = missing / supply.through(Product.MATED_QUEENS,
                     Supply.Virgins.of(Optional.empty(), (int) Math.ceil(missing)), day,
                     timing.mostBy(Product.MATED_QUEENS, day));
-            if (weather >= SENSIBLE && builders.cups(day) < cups) {
+            int kept = Math.min(ahead.keptForCells(), builders.cups(day));
+            int free = builders.cups(day) - kept;
+            if (weather >= SENSIBLE && free < cups) {
                 notes.add(Reason.of(Source.derived("loads of the builders that are free"), "week.buildersShort", day,
-                        builders.cups(day), Math.round(missing), Math.round(cups)));
+                        free, Math.round(missing), Math.round(cups)));
+            }
+            if (weather >= SENSIBLE && free < cups && kept > 0) {
+                notes.add(Reason.of(Source.COMMON_PRACTICE, "week.keptForCells", day, kept));
             }
             LocalDate ripeOn = day.plusDays(brief.ripeAfter());
             int nucs = brief.means().freeNucs(ripeOn);
             if (nucs < missing) {
-                LocalDate next = Objects.requireNonNull(days.next(day).get(SupplyKind.QUEENS));
+                LocalDate next = Objects.requireNonNull(days.next(day, builders).get(SupplyKind.QUEENS));
                 boolean late = missing(ahead,
                         reached.stream().filter(one -> !timing.helpsStill(one, next)).toList()) > nucs;
                 notes.add(Reason.of(Source.derived("nucs less those that are taken by then"),
@@ -226,7 +231,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private void graftOn(LocalDate day, Map<Optional<String>, Stock> before) {
             List<Stock> known = List.copyOf(stocks);
             List<Ahead.Graft> chosen = new ArrayList<>(chosen(day, known));
-            if (days.next(day).containsKey(SupplyKind.QUEENS)) {
+            if (days.next(day, builders).containsKey(SupplyKind.QUEENS)) {
                 // what is nothing by what is usual may be wanted if few take
                 before.keySet().stream().map(Reckoning::nothing)
                         .filter(none -> chosen.stream().noneMatch(none::isLike)).toList().forEach(chosen::add);
@@ -264,7 +269,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         }
 
         private List<Ahead.Graft> chosen(LocalDate day, List<Stock> with) {
-            return ahead(day, with).grafts(days.next(day),
+            return ahead(day, with).grafts(days.next(day, builders),
                     builders.cups(day), builders.usualLoad());
         }
 
@@ -342,7 +347,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 reasons.add(Reason.of(Source.derived("nucs that are free when they are ripe, and what is worth one"),
                         "week.placeOnly", graft.place(), Math.round(ripe), nucs));
             }
-            LocalDate next = days.next(day).getOrDefault(graft.kind(), day);
+            LocalDate next = days.next(day, builders).getOrDefault(graft.kind(), day);
             boolean last = served.stream().anyMatch(one -> one.late() || !timing.helpsStill(one, next));
             reasons.add(Reason.of(Source.derived("what a queen missing and a queen over are worth, over many draws"),
                     last ? "week.last" : "week.again"));

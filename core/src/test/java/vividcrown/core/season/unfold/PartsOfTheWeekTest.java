@@ -95,21 +95,30 @@ class PartsOfTheWeekTest {
     @Nested
     class Days {
 
+        private final FreeBuilders builders = new FreeBuilders(List.of(Seasons.builder("B 1", 45),
+                Seasons.builder("B 2", 45)));
+
+        private static GraftDays graftDays(List<Demand> orders, Crew crew) {
+            SeasonBrief brief = brief(orders, crew);
+            return GraftDays.of(new Timing(brief, new Supply(brief)));
+        }
+
         @Test
         void queens_are_grafted_on_two_days_of_a_week_cells_on_any() {
-            GraftDays days = new GraftDays(brief(List.of(), Crew.EVERY_DAY));
+            GraftDays days = graftDays(List.of(), Crew.EVERY_DAY);
             List<LocalDate> queens = Stream.iterate(LocalDate.of(2026, 5, 4), date -> date.plusDays(1)).limit(7)
-                    .filter(date -> days.next(date).containsKey(SupplyKind.QUEENS)).toList();
+                    .filter(date -> days.next(date, builders).containsKey(SupplyKind.QUEENS)).toList();
             assertThat(queens).containsExactly(LocalDate.of(2026, 5, 4), LocalDate.of(2026, 5, 7));
-            assertThat(days.next(LocalDate.of(2026, 5, 5))).containsOnlyKeys(SupplyKind.CELLS, SupplyKind.VIRGINS);
+            assertThat(days.next(LocalDate.of(2026, 5, 5), builders)).containsOnlyKeys(SupplyKind.CELLS,
+                    SupplyKind.VIRGINS);
         }
 
         @Test
         void the_next_day_is_one_on_which_somebody_works_and_again_when_its_cells_are_ripe() {
             // ripe ten days on: a graft of a Thursday would be ripe on a Sunday
             Crew crew = new Crew(8, Set.of(DayOfWeek.SUNDAY), Set.of());
-            GraftDays days = new GraftDays(brief(List.of(), crew));
-            LocalDate next = days.next(LocalDate.of(2026, 5, 4)).get(SupplyKind.QUEENS);
+            GraftDays days = graftDays(List.of(), crew);
+            LocalDate next = days.next(LocalDate.of(2026, 5, 4), builders).get(SupplyKind.QUEENS);
             assertThat(next).isEqualTo(LocalDate.of(2026, 5, 8));
             assertThat(crew.works(next.plusDays(10))).isTrue();
         }
@@ -118,8 +127,9 @@ class PartsOfTheWeekTest {
         void a_week_in_which_nobody_works_is_passed_over() {
             Crew weekend = new Crew(8, Set.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY,
                     DayOfWeek.THURSDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY), Set.of());
-            GraftDays days = new GraftDays(brief(List.of(), weekend));
-            assertThat(days.next(LocalDate.of(2026, 5, 4)).get(SupplyKind.CELLS)).isAfter(LocalDate.of(2026, 5, 4));
+            GraftDays days = graftDays(List.of(), weekend);
+            assertThat(days.next(LocalDate.of(2026, 5, 4), builders).get(SupplyKind.CELLS))
+                    .isAfter(LocalDate.of(2026, 5, 4));
         }
     }
 
