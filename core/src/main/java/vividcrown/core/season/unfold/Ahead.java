@@ -134,6 +134,14 @@ public final class Ahead {
 
     /** Builders are short: a cup has a price, the least at which they are enough, and what room is left then goes to what saves most for each cup. */
     private Choice whereShort(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, int kept, Choice free) {
+        Choice enough = free.grafts().size() > 1 ? priced(pools, next, usualLoad, kept, free) : NOTHING;
+        List<Pool> byWorth = pools.stream().sorted(
+                Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
+        return choose(byWorth, next, usualLoad, new Limits(mostCups, kept, enough.cups(), 0));
+    }
+
+    /** What is worth a price at which all fits. */
+    private Choice priced(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, int kept, Choice free) {
         double low = 0;
         double high = CUP_DEARER_THAN_AVERAGE
                 * free.worth().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
@@ -148,9 +156,7 @@ public final class Ahead {
                 low = price;
             }
         }
-        List<Pool> byWorth = pools.stream().sorted(
-                Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
-        return choose(byWorth, next, usualLoad, new Limits(mostCups, kept, enough.cups(), 0));
+        return enough;
     }
 
     private boolean fits(Choice choice, int kept) {

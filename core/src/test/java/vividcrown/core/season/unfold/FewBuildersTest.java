@@ -1,0 +1,119 @@
+package vividcrown.core.season.unfold;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static vividcrown.core.season.Seasons.builder;
+import static vividcrown.core.season.Seasons.day;
+import static vividcrown.core.season.Seasons.order;
+
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import vividcrown.core.demand.Product;
+import vividcrown.core.season.Crew;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.Seasons;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.supply.Supply;
+
+/** A small unit that wants cells and queens of the same builders (common practice: a box loaded is busy until its cells are sealed). */
+class FewBuildersTest {
+
+    private static final Crew SUNDAYS_OFF = new Crew(16, Set.of(DayOfWeek.SUNDAY), Set.of());
+    private static final LocalDate CELLS_ON = LocalDate.of(2026, 5, 5);
+    private static final Demand FIVE_CELLS = order("cells", Product.RIPE_CELLS, 5, 14, 14);
+    private static final Demand TWELVE_QUEENS = order("queens", Product.MATED_QUEENS, 12, 31, 35);
+
+    private static SeasonBrief brief(int builders, Demand... orders) {
+        return Seasons.brief(List.of(orders),
+                IntStream.rangeClosed(1, builders).mapToObj(one -> builder("B " + one, 45)).toList(), 200,
+                SUNDAYS_OFF);
+    }
+
+    private static List<WeekAhead.Grafts> grafts(SeasonBrief brief) {
+        return WeekAhead.of(brief).steps().stream().map(WeekAhead.Grafts.class::cast).toList();
+    }
+
+    /** Its cells are grafted on a Tuesday, or their day is lost; what room they leave in the only box is all that the queens get that week. */
+    @Test
+    void queens_are_grafted_beside_the_cells_for_which_the_only_builder_is_kept() {
+        List<WeekAhead.Grafts> grafts = grafts(brief(1, FIVE_CELLS, TWELVE_QUEENS));
+        assertThat(grafts).extracting(WeekAhead.Grafts::day).containsOnly(CELLS_ON);
+        assertThat(grafts).extracting(WeekAhead.Grafts::kind)
+                .containsExactlyInAnyOrder(SupplyKind.CELLS, SupplyKind.QUEENS);
+        assertThat(grafts.stream().mapToInt(WeekAhead.Grafts::cups).sum()).isLessThanOrEqualTo(45);
+        // five of eight or so are there on average; more than twice that only takes room that queens want
+        assertThat(grafts).filteredOn(one -> one.kind() == SupplyKind.CELLS).first()
+                .satisfies(one -> assertThat(one.cups()).isBetween(8, 20));
+        Map<String, Double> odds = Lives.odds(brief(1, FIVE_CELLS, TWELVE_QUEENS), 60).chances();
+        assertThat(odds.get("cells")).isGreaterThan(0.9);
+        assertThat(odds.get("queens")).isGreaterThan(0.75);
+    }
+
+    @Test
+    void it_is_said_for_whom_a_builder_is_kept() {
+        assertThat(WeekAhead.of(brief(1, FIVE_CELLS, TWELVE_QUEENS)).notes()).extracting(one -> one.fact().toString())
+                .anySatisfy(said -> assertThat(said).contains("are kept for cells or virgins"));
+        assertThat(WeekAhead.of(brief(4, FIVE_CELLS, TWELVE_QUEENS)).notes()).isEmpty();
+    }
+
+    /** No graft is told on a day on which the only builder is busy, and none of a cup or two beside one that has just been made. */
+    @ParameterizedTest
+    @CsvSource({"3", "6", "9"})
+    void whoever_has_one_builder_is_not_told_to_load_it_twice(int later) {
+        List<WeekAhead.Grafts> grafts = grafts(brief(1,
+                order("virgins", Product.VIRGINS, 5, 18 + later, 18 + later),
+                order("queens", Product.MATED_QUEENS, 12, 31 + later, 35 + later)));
+        assertThat(grafts).isNotEmpty();
+        List<LocalDate> days = grafts.stream().map(WeekAhead.Grafts::day).distinct().toList();
+        for (int at = 1; at < days.size(); at++) {
+            assertThat(days.get(at)).isAfterOrEqualTo(days.get(at - 1).plusDays(5));
+        }
+    }
+
+    /** Sixty queens and thirty cells for two builders: cells take no more of the last cups than these save. */
+    @Test
+    void who_needs_the_last_cup_most_gets_it() {
+        Demand cells = order("cells", Product.RIPE_CELLS, 30, 17, 17);
+        Demand queens = order("queens", Product.MATED_QUEENS, 60, 34, 38);
+        Map<String, Double> odds = Lives.odds(brief(2, cells, queens), 60).chances();
+        assertThat(odds.get("cells")).isGreaterThan(0.85);
+        assertThat(odds.get("queens")).isGreaterThan(0.5);
+    }
+
+    private static GraftDays days(SeasonBrief brief) {
+        return GraftDays.of(new Timing(brief, new Supply(brief)));
+    }
+
+    private static FreeBuilders builders(int many) {
+        return new FreeBuilders(brief(many).means().builders());
+    }
+
+    @Test
+    void only_cells_that_take_all_builders_share_their_day() {
+        assertThat(days(brief(1, FIVE_CELLS)).next(CELLS_ON, builders(1))).containsKey(SupplyKind.QUEENS);
+        assertThat(days(brief(2, FIVE_CELLS)).next(CELLS_ON, builders(2))).doesNotContainKey(SupplyKind.QUEENS);
+        assertThat(days(brief(1, TWELVE_QUEENS)).next(CELLS_ON, builders(1))).doesNotContainKey(SupplyKind.QUEENS);
+    }
+
+    /** Loaded on the Monday it is busy on the Friday. */
+    @Test
+    void the_next_day_is_one_on_which_a_builder_is_free() {
+        LocalDate monday = LocalDate.of(2026, 5, 4);
+        assertThat(days(brief(2)).next(monday, builders(2))).containsEntry(SupplyKind.QUEENS, monday.plusDays(4))
+                .containsEntry(SupplyKind.CELLS, monday.plusDays(1));
+        assertThat(days(brief(1)).next(monday, builders(1))).containsEntry(SupplyKind.QUEENS, monday.plusDays(7))
+                .containsEntry(SupplyKind.CELLS, monday.plusDays(5));
+        FreeBuilders two = builders(2);
+        two.load(monday, 45);
+        assertThat(days(brief(2)).next(monday.plusDays(4), two)).as("the first is free again on the Saturday")
+                .containsEntry(SupplyKind.CELLS, monday.plusDays(5));
+        assertThat(day(3)).isEqualTo(monday);
+    }
+}
