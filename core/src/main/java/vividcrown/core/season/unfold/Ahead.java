@@ -1,9 +1,7 @@
 package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
-import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -28,22 +26,10 @@ import vividcrown.core.season.supply.Supply;
  */
 public final class Ahead {
 
-    /**
-     * What a queen of an order's expected number is worth while a later graft can still bring her: what raising her takes, and that later
-     * grafts have less room and one day's luck instead of two. Tuned on seasons lived through; see docs/season.md.
-     */
-    private static final double EXPECTED_QUEEN_MINUTES = 60;
-    /** By how many take: few, about as many as usual, many. */
-    private static final int TOLD_APART = 4;
     /** For one line on one day. */
     private static final int MOST_CUPS = 200;
     private static final int LEAST_CUPS = 12;
     private static final double TIMES_WANTED = 4;
-    /** Of the cups that the whole of an order takes on average. */
-    private static final double NARROW = 2.5;
-    /** Whatever the days off, within a week there is a graft day. */
-    private static final int SURELY_AGAIN_DAYS = 7;
-    private static final int PRICES_TRIED = 10;
     private static final int CUP_PRICES_TRIED = 6;
     /** The first cups of a graft save more than they do on average. */
     private static final double CUP_DEARER_THAN_AVERAGE = 3;
@@ -61,18 +47,7 @@ public final class Ahead {
     private final Map<Pool, Counted> ofToday = new HashMap<>();
     /** That builders take. */
     private int mostCups = MOST_CUPS;
-    private final Map<Map<SupplyKind, LocalDate>, Then> thens = new HashMap<>();
-
-    /**
-     * What is known of the days after today's graft.
-     *
-     * @param nextFor the next graft, by the orders for queens that it is the last to help, or that want more than one graft
-     * @param againForQueens by order: whether queens that it lacks are grafted for again
-     * @param costs by order and how many it lacks
-     */
-    private record Then(Map<Integer, NextGraft> nextFor, boolean[] againForQueens,
-            double[][] costs) {
-    }
+    private final Map<Map<SupplyKind, LocalDate>, AfterToday> afterToday = new HashMap<>();
 
     /**
      * @param stocks what lives
@@ -266,10 +241,10 @@ public final class Ahead {
     private int mostOf(Pool pool) {
         int wanted = orders.stream().filter(one -> one.kind() == pool.kind() && one.takes(pool.line())
                 && timing.reaches(one, brief.today())).mapToInt(one -> one.demand().count()).sum();
-        return enoughFor(wanted);
+        return enoughFor(wanted, mostCups);
     }
 
-    private int enoughFor(int queens) {
+    static int enoughFor(int queens, int mostCups) {
         return Math.min(mostCups, LEAST_CUPS + (int) Math.ceil(TIMES_WANTED * queens));
     }
 
@@ -334,175 +309,14 @@ public final class Ahead {
         List<Holding> all = new ArrayList<>(holdings);
         all.addAll(chosen);
         more.ifPresent(all::add);
-        Then then = thens.computeIfAbsent(next, this::then);
         HandedOut handed = HandedOut.of(orders, before, all, draws.many());
-        double cost = 0;
-        boolean[] againForQueens = new boolean[draws.many()];
-        for (int at = 0; at < orders.size(); at++) {
-            if (then.nextFor().containsKey(at)) {
-                continue;
-            }
-            int[] missing = handed.missing()[at];
-            double[] costs = then.costs()[at];
-            for (int draw = 0; draw < missing.length; draw++) {
-                cost += costs[missing[draw]];
-                againForQueens[draw] |= missing[draw] > 0 && then.againForQueens()[at];
-            }
-        }
-        // whoever has all he needs makes up no builder again: much for a small unit, nothing where somebody always wants more
-        for (boolean again : againForQueens) {
-            cost += again ? WorkTime.LOAD : 0;
-        }
+        double cost = afterToday.computeIfAbsent(next,
+                then -> new AfterToday(timing, draws, orders, mostCups, then)).cost(handed.missing(), all);
         for (int one = 0; one < all.size(); one++) {
             if (handed.from().get(one).kind() != SupplyKind.CELLS) {
                 cost += handed.left(one) * worth.wastedQueen();
             }
         }
-        for (int[] alike : then.nextFor().isEmpty() ? List.<int[]>of() : alike(all)) {
-            cost += alike.length * ofNext(then, handed.missing(), alike);
-        }
         return cost / draws.many();
-    }
-
-    /** Draws in which about as many larvae take of what is not counted yet: by the next graft they are, and more is not known then. */
-    private List<int[]> alike(List<Holding> all) {
-        int[] took = new int[draws.many()];
-        all.forEach(one -> Arrays.setAll(took, draw -> took[draw] + one.took()[draw]));
-        int[] byTakes = IntStream.range(0, took.length).boxed().sorted(Comparator.comparingInt(draw -> took[draw]))
-                .mapToInt(Integer::intValue).toArray();
-        List<int[]> alike = new ArrayList<>();
-        int from = 0;
-        for (int part = 1; part <= TOLD_APART; part++) {
-            int until = Math.max(from, part * byTakes.length / TOLD_APART);
-            while (until > from && until < byTakes.length && took[byTakes[until]] == took[byTakes[until - 1]]) {
-                until++;
-            }
-            if (until > from) {
-                alike.add(Arrays.copyOfRange(byTakes, from, until));
-            }
-            from = until;
-        }
-        return alike;
-    }
-
-    /** What the next graft and all that stays missing of the orders that it is for cost, on average of these draws. */
-    private double ofNext(Then then, int[][] left, int[] alike) {
-        double without = 0;
-        for (int at : then.nextFor().keySet()) {
-            double[] costs = then.costs()[at];
-            without += IntStream.of(alike).mapToDouble(draw -> costs[left[at][draw]]).average().orElse(0);
-        }
-        return Math.min(without, WorkTime.LOAD + shared(then, left, alike));
-    }
-
-    /** Builders take no more than they take: where more is wanted a cup has a price, the least at which they are enough. */
-    private double shared(Then then, int[][] left, int[] alike) {
-        NextGraft.Least all = priced(0, then, left, alike);
-        double low = 0;
-        double high = worth.lateOrder() + worth.lateQueen();
-        if (all.cups() > mostCups) {
-            all = priced(high, then, left, alike);
-            for (int step = 0; step < PRICES_TRIED; step++) {
-                double price = (low + high) / 2;
-                NextGraft.Least one = priced(price, then, left, alike);
-                low = one.cups() > mostCups ? price : low;
-                high = one.cups() > mostCups ? high : price;
-                all = one.cups() > mostCups ? all : one;
-            }
-        }
-        return all.cost();
-    }
-
-    /** Of all the orders that it is for. */
-    private NextGraft.Least priced(double price, Then then, int[][] left, int[] alike) {
-        double cost = 0;
-        int cups = 0;
-        for (Map.Entry<Integer, NextGraft> one : then.nextFor().entrySet()) {
-            NextGraft.Least least = one.getValue().least(alike, left[one.getKey()], then.costs()[one.getKey()], price);
-            cost += least.cost();
-            cups += least.cups();
-        }
-        return new NextGraft.Least(cost, cups);
-    }
-
-    private Then then(Map<SupplyKind, LocalDate> next) {
-        Map<Integer, NextGraft> nextFor = new HashMap<>();
-        boolean[] againForQueens = new boolean[orders.size()];
-        double[][] costs = new double[orders.size()][];
-        for (int at = 0; at < costs.length; at++) {
-            Wanted order = orders.get(at);
-            LocalDate day = next.getOrDefault(order.kind(), brief.today());
-            boolean helpedStill = !order.late() && timing.helpsStill(order, day);
-            boolean queensAgain = helpedStill && order.kind() == SupplyKind.QUEENS
-                    && next.containsKey(SupplyKind.QUEENS);
-            againForQueens[at] = helpedStill && order.kind() == SupplyKind.QUEENS;
-            LocalDate afterIt = day.plusDays(ChronoUnit.DAYS.between(brief.today(), day));
-            // what its last graft leaves to be wanted nothing helps any more
-            boolean isLast = queensAgain && !timing.helpsStill(order, afterIt);
-            costs[at] = costs(order, helpedStill && !isLast);
-            if (isLast) {
-                nextFor.put(at, nextGraft(order, day));
-            } else if (queensAgain && isNarrow(order) && timing.helpsStill(order, day.plusDays(SURELY_AGAIN_DAYS))) {
-                NextGraft last = nextGraft(order, lastDay(order));
-                double[] lacking = costs(order, false);
-                Arrays.setAll(costs[at], missing -> last.alone(missing, lacking));
-                nextFor.put(at, nextGraft(order, day));
-            }
-        }
-        return new Then(nextFor, againForQueens, costs);
-    }
-
-    /** One graft of all that builders take hardly brings the whole of it: two grafts share in it, and each leaves less room for others. */
-    private boolean isNarrow(Wanted order) {
-        return mostCups < NARROW * order.demand().count() / supply.through(order.product(),
-                Supply.Virgins.of(order.demand().line(), order.demand().count()), brief.today(), order.day());
-    }
-
-    /** The last day on which a graft helps it. */
-    private LocalDate lastDay(Wanted order) {
-        LocalDate day = order.day().minusDays(supply.soonest(order.product()));
-        while (!timing.helpsStill(order, day)) {
-            day = day.minusDays(1);
-        }
-        return day;
-    }
-
-    /** By how many it lacks. */
-    private double[] costs(Wanted order, boolean helpedStill) {
-        return IntStream.rangeClosed(0, order.demand().count())
-                .mapToDouble(missing -> costOf(order, missing, helpedStill)).toArray();
-    }
-
-    private NextGraft nextGraft(Wanted order, LocalDate day) {
-        return new NextGraft(
-                new Counted(draws.of(day, enoughFor(order.demand().count()), List.of(),
-                        supply.usual(order.demand().line())), SupplyKind.QUEENS),
-                timing.ready(order, day), timing.placing(worth), isAfter(order, day) ? 0 : worth.wastedQueen());
-    }
-
-    /** Whether somebody after it takes, while they keep, what a graft of that day brings too many. */
-    private boolean isAfter(Wanted order, LocalDate graft) {
-        return orders.stream().anyMatch(
-                other -> other.kind() == SupplyKind.QUEENS && !other.late() && other.day().isAfter(order.day())
-                        && !other.day().isAfter(timing.keepsUntil(SupplyKind.QUEENS, graft))
-                        && other.takes(order.demand().line()));
-    }
-
-    private double costOf(Wanted order, int missing, boolean helpedStill) {
-        if (missing == 0) {
-            return 0;
-        }
-        if (order.late()) {
-            return missing * worth.lateQueen() * weightOf(order);
-        }
-        if (helpedStill) {
-            return missing * EXPECTED_QUEEN_MINUTES;
-        }
-        return (missing * worth.lateQueen() + worth.lateOrder()) * weightOf(order);
-    }
-
-    /** Half as much again for the first priority, half for the third. */
-    private static double weightOf(Wanted order) {
-        return (4 - order.demand().priority()) / 2.0;
     }
 }
