@@ -142,7 +142,7 @@ public final class Ahead {
 
     /** Cups of builders that queens of today must not take. */
     int keptForCells() {
-        return new CellsFirst(timing).kept(orders, new FreeBuilders(brief.means().builders()));
+        return new CellsFirst(timing).kept(orders, new FreeBuilders(brief.means().builders()), this::missing);
     }
 
     private record Pool(SupplyKind kind, Optional<String> line) {

@@ -1,10 +1,14 @@
 package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.supply.Supply;
 
@@ -16,39 +20,49 @@ record CellsFirst(Timing timing) {
 
     /** Of the cups that would do on average. */
     private static final double SAFELY = 1.3;
+    /** Of which nobody would load a builder. */
+    private static final double HARDLY_ANY = 0.2;
 
-    /** Cups of whole builders that queens of today must not take, for they would be busy still on the last day of such an order. */
-    int kept(List<Wanted> orders, FreeBuilders builders) {
+    /**
+     * Cups of whole builders that queens of today must not take, for they would be busy still on the last day of such an order.
+     *
+     * @param missing of each order, on average, with what lives already
+     */
+    int kept(List<Wanted> orders, FreeBuilders builders, ToDoubleFunction<Demand> missing) {
         LocalDate today = timing.brief().today();
-        return theirs(orders).stream()
-                .filter(order -> lastGraft(order).isAfter(today) && builders.isBusy(today, lastGraft(order)))
-                .mapToInt(order -> loads(order, builders) * builders.usualLoad()).sum();
+        return theirs(orders)
+                .filter(order -> lastGraft(order)
+                        .filter(last -> last.isAfter(today) && builders.isBusy(today, last)).isPresent())
+                .mapToInt(order -> loads(order, missing.applyAsDouble(order.demand()), builders) * builders.usualLoad())
+                .sum();
     }
 
     /** Days on which they are loaded with such orders all of them, or nearly: what room is left there is all that queens get in those days. */
     Set<LocalDate> takeAll(List<Wanted> orders, FreeBuilders builders) {
-        return theirs(orders).stream()
-                .collect(Collectors.groupingBy(this::lastGraft,
-                        Collectors.summingInt(order -> loads(order, builders))))
-                .entrySet().stream().filter(day -> day.getValue() >= builders.many())
-                .map(Map.Entry::getKey).collect(Collectors.toSet());
+        Map<LocalDate, Integer> loads = new HashMap<>();
+        theirs(orders).forEach(order -> lastGraft(order)
+                .ifPresent(day -> loads.merge(day, loads(order, order.demand().count(), builders), Integer::sum)));
+        loads.values().removeIf(many -> many < builders.many());
+        return loads.keySet();
     }
 
-    private List<Wanted> theirs(List<Wanted> orders) {
-        return orders.stream().filter(
-                order -> order.kind() != SupplyKind.QUEENS && !order.late() && timing.hasMother(order.demand().line()))
-                .toList();
+    private Stream<Wanted> theirs(List<Wanted> orders) {
+        return orders.stream().filter(order -> order.kind() != SupplyKind.QUEENS && !order.late()
+                && timing.hasMother(order.demand().line()));
     }
 
-    private LocalDate lastGraft(Wanted order) {
-        return order.day().minusDays(timing.supply().soonest(order.product()));
+    /** Empty if nobody grafts on any day that it could be grafted for. */
+    private Optional<LocalDate> lastGraft(Wanted order) {
+        LocalDate last = order.day().minusDays(timing.supply().soonest(order.product()));
+        return Stream.iterate(last, day -> !day.isBefore(timing.brief().today()) && timing.reaches(order, day),
+                day -> day.minusDays(1)).filter(timing.brief()::isGraftDay).findFirst();
     }
 
-    private int loads(Wanted order, FreeBuilders builders) {
-        double cups = SAFELY * order.demand().count()
+    private int loads(Wanted order, double cells, FreeBuilders builders) {
+        double cups = SAFELY * cells
                 / timing.supply().through(order.product(),
                         Supply.Virgins.of(order.demand().line(), order.demand().count()), timing.brief().today(),
                         order.day());
-        return (int) Math.ceil(cups / builders.usualLoad());
+        return cells < HARDLY_ANY ? 0 : (int) Math.ceil(cups / builders.usualLoad());
     }
 }

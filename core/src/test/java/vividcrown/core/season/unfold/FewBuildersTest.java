@@ -9,13 +9,17 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividcrown.core.demand.Product;
+import vividcrown.core.odds.Around;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.Crew;
+import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.demand.Demand;
@@ -61,6 +65,24 @@ class FewBuildersTest {
         assertThat(WeekAhead.of(brief(1, FIVE_CELLS, TWELVE_QUEENS)).notes()).extracting(one -> one.fact().toString())
                 .anySatisfy(said -> assertThat(said).contains("are kept for cells or virgins"));
         assertThat(WeekAhead.of(brief(4, FIVE_CELLS, TWELVE_QUEENS)).notes()).isEmpty();
+    }
+
+    /** A box that nobody needs for cells is not kept from queens: they hang already, no mother of the line is there, or nobody grafts on their only day. */
+    @Test
+    void a_builder_is_kept_only_for_cells_that_can_and_must_be_grafted() {
+        Demand virgins = order("virgins", Product.VIRGINS, 5, 16, 19);
+        Demand noMother = new Demand("cells", Product.RIPE_CELLS, 5, day(14), day(14), Optional.of("of nobody"), 1,
+                0.9);
+        Demand ofASunday = order("cells", Product.RIPE_CELLS, 5, 19, 19);
+        SeasonBrief hanging = Seasons.brief(List.of(virgins, TWELVE_QUEENS), List.of(builder("B 1", 45)), 200,
+                SUNDAYS_OFF, List.of(new RunningBatch("R", Optional.empty(), day(-1), 30, List.of(LossStep.TAKE),
+                        Around.NOTHING_KNOWN)),
+                List.of(), List.of());
+        assertThat(List.of(hanging, brief(1, noMother, TWELVE_QUEENS), brief(1, ofASunday, TWELVE_QUEENS)))
+                .allSatisfy(one -> assertThat(grafts(one)).as("%s", one.demands())
+                        .anySatisfy(graft -> assertThat(graft.kind()).isEqualTo(SupplyKind.QUEENS)));
+        assertThat(WeekAhead.of(brief(1, ofASunday, TWELVE_QUEENS)).notes())
+                .noneMatch(one -> one.fact().toString().contains("are kept for"));
     }
 
     /** No graft is told on a day on which the only builder is busy, and none of a cup or two beside one that has just been made. */
