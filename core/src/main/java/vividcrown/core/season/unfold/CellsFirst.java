@@ -20,8 +20,8 @@ record CellsFirst(Timing timing) {
 
     /** Of the cups that would do on average. */
     private static final double SAFELY = 1.3;
-    /** Of which nobody would load a builder. */
-    private static final double HARDLY_ANY = 0.2;
+    /** For which nobody would load a builder: they are there already more often than not. */
+    private static final double HARDLY_ANY = 0.5;
 
     /**
      * Cups of whole builders that queens of today must not take, for they would be busy still on the last day of such an order.
@@ -30,9 +30,9 @@ record CellsFirst(Timing timing) {
      */
     int kept(List<Wanted> orders, FreeBuilders builders, ToDoubleFunction<Demand> missing) {
         LocalDate today = timing.brief().today();
-        return theirs(orders)
-                .filter(order -> lastGraft(order)
-                        .filter(last -> last.isAfter(today) && builders.isBusy(today, last)).isPresent())
+        // for whom a graft of today does as well, it is today's cups that are shared
+        return theirs(orders).filter(order -> !timing.reaches(order, today))
+                .filter(order -> lastGraft(order).filter(last -> builders.isBusy(today, last)).isPresent())
                 .mapToInt(order -> loads(order, missing.applyAsDouble(order.demand()), builders) * builders.usualLoad())
                 .sum();
     }
@@ -46,13 +46,14 @@ record CellsFirst(Timing timing) {
         return loads.keySet();
     }
 
-    private Stream<Wanted> theirs(List<Wanted> orders) {
+    /** Orders for cells and virgins that can be grafted for at all. */
+    Stream<Wanted> theirs(List<Wanted> orders) {
         return orders.stream().filter(order -> order.kind() != SupplyKind.QUEENS && !order.late()
                 && timing.hasMother(order.demand().line()));
     }
 
-    /** Empty if nobody grafts on any day that it could be grafted for. */
-    private Optional<LocalDate> lastGraft(Wanted order) {
+    /** The last day on which an order is grafted for; empty if nobody grafts on any day that would do. */
+    Optional<LocalDate> lastGraft(Wanted order) {
         LocalDate last = order.day().minusDays(timing.supply().soonest(order.product()));
         return Stream.iterate(last, day -> !day.isBefore(timing.brief().today()) && timing.reaches(order, day),
                 day -> day.minusDays(1)).filter(timing.brief()::isGraftDay).findFirst();

@@ -147,6 +147,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                     graftOn(day, before);
                 }
             }
+            shortOfCells();
             steps.sort(Comparator.comparing(Step::day));
             return new WeekAhead(steps, standings, notes);
         }
@@ -193,6 +194,19 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 notes.add(Reason.of(Source.derived("nucs less those that are taken by then"),
                         late ? "week.nucsShort" : "week.nucsFewer", ripeOn, nucs, Math.round(missing)));
             }
+        }
+
+        /** Cells and virgins of which too few are grafted until nothing helps them any more: no later graft makes up for it, as one does for queens. */
+        private void shortOfCells() {
+            CellsFirst first = new CellsFirst(timing);
+            Ahead ahead = ahead(brief.today(), stocks);
+            first.theirs(orders).forEach(order -> {
+                long missing = Math.round(ahead.missing(order.demand()));
+                first.lastGraft(order)
+                        .filter(last -> missing > 0 && last.isBefore(brief.today().plusDays(DAYS)))
+                        .ifPresent(last -> notes.add(Reason.of(Source.derived("loads of the builders that are free"),
+                                "week.cellsShort", order.demand().id(), last, missing, order.demand().count())));
+            });
         }
 
         private static double missing(Ahead ahead, List<Wanted> orders) {

@@ -85,6 +85,27 @@ class FewBuildersTest {
                 .noneMatch(one -> one.fact().toString().contains("are kept for"));
     }
 
+    /** Nothing makes up later for cells that nobody grafted. */
+    @Test
+    void cells_that_no_builder_brings_up_are_told_before_it_is_too_late() {
+        Demand theDayAfter = order("the day after", Product.RIPE_CELLS, 5, 15, 15);
+        assertThat(WeekAhead.of(brief(1, FIVE_CELLS, theDayAfter)).notes()).extracting(one -> one.fact().toString())
+                .singleElement().asString().contains("no graft helps the day after any more").contains("5 of 5");
+        assertThat(WeekAhead.of(brief(1, order("hundred", Product.RIPE_CELLS, 100, 14, 14))).notes())
+                .extracting(one -> one.fact().toString()).singleElement().asString()
+                .contains("no graft helps hundred any more");
+        assertThat(WeekAhead.of(brief(2, FIVE_CELLS, theDayAfter)).notes()).isEmpty();
+    }
+
+    /** They may be grafted today or tomorrow: then today's cups are shared, and the box is not kept from queens. */
+    @Test
+    void cells_that_a_graft_of_today_serves_keep_no_builder_for_tomorrow() {
+        List<WeekAhead.Grafts> grafts = grafts(brief(1, order("cells", Product.RIPE_CELLS, 5, 10, 14),
+                order("queens", Product.MATED_QUEENS, 12, 27, 31)));
+        assertThat(grafts).filteredOn(one -> one.day().equals(day(0))).extracting(WeekAhead.Grafts::kind)
+                .contains(SupplyKind.QUEENS);
+    }
+
     /** No graft is told on a day on which the only builder is busy, and none of a cup or two beside one that has just been made. */
     @ParameterizedTest
     @CsvSource({"3", "6", "9"})
