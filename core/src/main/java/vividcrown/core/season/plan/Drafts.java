@@ -9,6 +9,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import vividcrown.core.odds.Circumstance;
@@ -176,9 +177,7 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         if (planned.isEmpty()) {
             return again(ways, before, effort, watch);
         }
-        List<List<Recipe>> near = IntStream.range(0, ways.size())
-                .mapToObj(at -> before.state(at) == Promise.State.HOLDS ? onDays(planned, ways.get(at)) : ways.get(at))
-                .toList();
+        List<List<Recipe>> near = nearTo(planned, before, ways);
         SeasonModel.Solution known = Stream.concat(Stream.of(near(near, before.solution().choices())),
                 asBefore(near, effort).stream()).min(Comparator.comparingDouble(SeasonModel.Solution::cost))
                 .orElseThrow();
@@ -186,6 +185,24 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         return model(near, known).solve(bound, effort, watch)
                 // what was not looked at may be cheaper: of that nothing is known but what the days say
                 .map(solution -> fitted(ways, solution.boundedBy(bound)));
+    }
+
+    /**
+     * The same once more, where not all hold: whoever holds keeps to the draft's days, and what its orders now have over for each other is counted on.
+     */
+    Optional<Draft> polished(Draft before, Effort effort, SolveWatch watch) {
+        List<List<Recipe>> ways = book.of(there(before), RecipeFinder.LATE_BY, before.solution().choices());
+        Set<LocalDate> days = before.batches().stream().map(PlannedBatch::day).collect(Collectors.toSet());
+        List<List<Recipe>> near = nearTo(days, before, ways);
+        return model(near, near(near, before.solution().choices())).solve(0, effort, watch)
+                // what was not looked at may be cheaper
+                .map(solution -> fitted(ways, solution.boundedBy(0)));
+    }
+
+    private static List<List<Recipe>> nearTo(Set<LocalDate> days, Draft before, List<List<Recipe>> ways) {
+        return IntStream.range(0, ways.size())
+                .mapToObj(at -> before.state(at) == Promise.State.HOLDS ? onDays(days, ways.get(at)) : ways.get(at))
+                .toList();
     }
 
     private List<PromiseGroup> apart(Draft draft) {

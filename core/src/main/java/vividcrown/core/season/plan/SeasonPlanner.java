@@ -21,6 +21,8 @@ public final class SeasonPlanner {
      * which counts on that, that is worth a long search.
      */
     private static final List<Double> FOR_THE_DRAFTS = List.of(0.12, 0.3, 0.1);
+    private static final double FOR_POLISHING = 0.1;
+    private static final int MOST_POLISHED = 2;
     /** Where all hold nobody wants ways out. */
     private static final double FOR_ALL_THAT_HOLD = 0.5;
     private static final double MUCH_DEARER = 1.05;
@@ -124,6 +126,7 @@ public final class SeasonPlanner {
             latest = draft(drafts, latest, again).orElseThrow(SeasonPlanner::locksClash);
             draft = drafts.weighed(latest) <= drafts.weighed(draft) ? latest : draft;
         }
+        draft = polished(drafts, draft);
         List<SeasonPlan.WayOut> waysOut = draft.allHold()
                 ? List.of()
                 : new WaysOut(drafts, draft, watch,
@@ -140,11 +143,11 @@ public final class SeasonPlanner {
     private SeasonPlan.Search search(Drafts drafts, Draft taken, Draft latest) {
         Draft draft = latest.solution().bound() > taken.solution().bound() ? latest : taken;
         SeasonModel.Solution solution = draft.solution();
+        double bound = Math.max(solution.bound(), draft.atLeast(drafts.brief()));
         // cups fitted to their boxes may cost less than the model thought; the bound speaks of the model
-        double cost = Math.max(drafts.weighed(draft), solution.cost());
-        return new SeasonPlan.Search(solution.proven(), cost, Math.max(solution.bound(), draft.atLeast(drafts.brief())),
-                watch.firstSeconds,
-                watch.secondsBefore);
+        double ofModel = Math.max(bound, Math.min(solution.cost(), taken.solution().cost()));
+        double cost = Math.max(Math.min(drafts.weighed(draft), drafts.weighed(taken)), ofModel);
+        return new SeasonPlan.Search(solution.proven(), cost, bound, watch.firstSeconds, watch.secondsBefore);
     }
 
     /** While it is not proven, or what orders hand on is not what was counted on. */
@@ -172,6 +175,21 @@ public final class SeasonPlanner {
                 : drafts.again(ways, before, effort, watch);
         next.ifPresent(draft -> watch.secondsBefore += draft.solution().seconds());
         return next;
+    }
+
+    /** Where not all hold what orders have over for each other changes with each draft: as long as it makes a better one it is asked again. */
+    private Draft polished(Drafts drafts, Draft draft) {
+        Draft best = draft;
+        boolean isBetter = !forTheFirst().isLeast();
+        for (int round = 0; round < MOST_POLISHED && isBetter && !best.allHold() && !watch.isStopped()
+                && !deadline.isOver(); round++) {
+            Optional<Draft> next = drafts.polished(best, Effort.of(mostSeconds, FOR_POLISHING, deadline), watch);
+            next.ifPresent(one -> watch.secondsBefore += one.solution().seconds());
+            double before = drafts.weighed(best);
+            best = next.filter(one -> drafts.weighed(one) < before).orElse(best);
+            isBetter = drafts.weighed(best) < before;
+        }
+        return best;
     }
 
     private Effort forTheFirst() {
