@@ -243,7 +243,7 @@ public final class RecipeFinder {
         if (hopeless) {
             return Optional.empty();
         }
-        double onAverage = (group.count() - base.mean()) / Math.max(0.01, through);
+        double onAverage = Math.max(1, (group.count() - base.mean()) / Math.max(0.01, through));
         Alike alike = new Alike(group.count(), assurance, days.size());
         int guess = (int) Math.clamp(Math.round(onAverage * surer.getOrDefault(alike, FIRST_GUESS)), 1, most);
         Optional<Integer> least = least(guess, most,

@@ -178,7 +178,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                     timing.mostBy(Product.MATED_QUEENS, day));
             int kept = Math.min(ahead.keptForCells(), builders.cups(day));
             int free = builders.cups(day) - kept;
-            if (weather >= SENSIBLE && free < cups) {
+            if (weather >= SENSIBLE && free < cups && (free > 0 || kept == 0)) {
                 notes.add(Reason.of(Source.derived("loads of the builders that are free"), "week.buildersShort", day,
                         free, Math.round(missing), Math.round(cups)));
             }
