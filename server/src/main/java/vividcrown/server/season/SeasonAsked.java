@@ -116,7 +116,7 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
 
     /**
      * @param from the first day on which it may be had; four days before {@code until} if left out
-     * @param until the last day on which it is in time
+     * @param until the last day on which it is in time; if it is past, by two weeks at most, its customer still waits
      * @param priority 1 first, 3 last; 2 if left out
      */
     public record DemandAsked(@NotBlank @Size(max = LONGEST_NAME) String id, @NotNull Product product, int count,
@@ -371,9 +371,10 @@ public record SeasonAsked(@NotNull LocalDate today, @Nullable LocalDate until,
     }
 
     private Demand demand(DemandAsked one) {
-        if (one.until().isBefore(today)) {
-            throw new IllegalArgumentException("%s: %s lies before today (%s). Choose a day to come, at the soonest %s"
-                    .formatted(one.id(), one.until(), today, today));
+        if (one.until().isBefore(today.minusDays(Demand.WAITS_DAYS))) {
+            throw new IllegalArgumentException(
+                    "%s: %s lies before today (%s) by more than %d days: nobody waits so long. Leave it out, or choose another day"
+                            .formatted(one.id(), one.until(), today, Demand.WAITS_DAYS));
         }
         return new Demand(one.id(), one.product(), one.count(),
                 Objects.requireNonNullElse(one.from(), one.until().minusDays(4)), one.until(),

@@ -142,6 +142,16 @@ class SeasonPlanReckonTest {
         assertThat(anybody.post("/api/v1/reckon/season-plan", sum).status()).isEqualTo(422);
     }
 
+    /** A customer whose day is past waits still, and what lives is his first. */
+    @Test
+    void an_order_that_is_overdue_is_planned_for() {
+        Map<String, Object> late = season();
+        late.put("demands",
+                List.of(Map.of("id", "late", "product", "MATED_QUEENS", "count", 5, "until", "2026-04-28")));
+        assertThat(anybody.post("/api/v1/reckon/season-plan", late).status()).isEqualTo(200);
+        assertThat(anybody.post("/api/v1/reckon/week-ahead", Map.of("season", late)).status()).isEqualTo(200);
+    }
+
     @Test
     void everything_wrong_is_said_at_once() {
         Map<String, Object> wrong = season();

@@ -21,6 +21,8 @@ public record Demand(String id, Product product, int count, LocalDate from, Loca
 
     /** More than a season of one order. */
     public static final int MOST = 300;
+    /** A customer waits so long after his day, and no longer: an assumption of this program. */
+    public static final int WAITS_DAYS = 14;
 
     public Demand {
         if (count < 1 || count > MOST) {

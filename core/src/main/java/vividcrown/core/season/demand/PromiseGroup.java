@@ -75,24 +75,24 @@ public record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until
                 .toList();
         for (Demand demand : sorted) {
             int at = 0;
-            while (at < groups.size() && !groups.get(at).takes(demand)) {
+            LocalDate until = demand.until().isBefore(today) ? today : demand.until();
+            PromiseGroup alone = new PromiseGroup(List.of(demand), demand.from(), until);
+            while (at < groups.size() && !groups.get(at).takes(alone)) {
                 at++;
             }
             if (at < groups.size()) {
-                groups.set(at, groups.get(at).with(demand));
+                groups.set(at, groups.get(at).with(alone));
             } else {
-                LocalDate until = demand.until().isBefore(today) ? today : demand.until();
-                groups.add(new PromiseGroup(List.of(demand), demand.from().isAfter(until) ? until : demand.from(),
-                        until));
+                groups.add(alone);
             }
         }
         return groups;
     }
 
-    private boolean takes(Demand demand) {
-        return demand.product() == product() && demand.line().equals(line()) && demand.assurance() == assurance()
-                && count() + demand.count() <= MOST_TOGETHER
-                && DatedSpan.ofClosed(from, until).overlaps(DatedSpan.ofClosed(demand.from(), demand.until()));
+    private boolean takes(PromiseGroup other) {
+        return other.product() == product() && other.line().equals(line()) && other.assurance() == assurance()
+                && count() + other.count() <= MOST_TOGETHER
+                && DatedSpan.ofClosed(from, until).overlaps(DatedSpan.ofClosed(other.from(), other.until()));
     }
 
     /** Each of its demands for itself, on its own days. */
@@ -106,10 +106,10 @@ public record PromiseGroup(List<Demand> demands, LocalDate from, LocalDate until
                 until);
     }
 
-    private PromiseGroup with(Demand demand) {
+    private PromiseGroup with(PromiseGroup other) {
         List<Demand> all = new ArrayList<>(demands);
-        all.add(demand);
-        return new PromiseGroup(all, demand.from().isAfter(from) ? demand.from() : from,
-                demand.until().isBefore(until) ? demand.until() : until);
+        all.addAll(other.demands());
+        return new PromiseGroup(all, other.from().isAfter(from) ? other.from() : from,
+                other.until().isBefore(until) ? other.until() : until);
     }
 }

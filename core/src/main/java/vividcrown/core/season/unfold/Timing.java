@@ -24,8 +24,6 @@ record Timing(SeasonBrief brief, Supply supply) {
     private static final double HARDLY_EVER = 0.2;
     /** From the first day on which queens can be had until most of them lay. */
     private static final int MOST_LAY_DAYS = 4;
-    /** A customer waits so long, and no longer: an assumption of this program. */
-    private static final int PATIENCE_DAYS = 14;
 
     /** Every demand on its day, in the order in which they are served. */
     List<Wanted> orders() {
@@ -73,7 +71,7 @@ record Timing(SeasonBrief brief, Supply supply) {
 
     /** Nobody waits for it any more. */
     boolean isGivenUp(Demand demand, LocalDate day) {
-        return day.isAfter(demand.until().plusDays(PATIENCE_DAYS));
+        return day.isAfter(demand.until().plusDays(Demand.WAITS_DAYS));
     }
 
     /** Share of those that will lay that does by the day of the order; −1 if what was grafted then is not ready, or too old. */

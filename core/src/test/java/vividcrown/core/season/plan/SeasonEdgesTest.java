@@ -49,6 +49,17 @@ class SeasonEdgesTest {
     }
 
     /** 1 May 2026 is a Friday; day 44 is a Sunday. */
+    /** Their days are past, their customers wait: due today, whether they stand alone or together. */
+    @Test
+    void overdue_orders_are_due_today() {
+        List<Demand> overdue = List.of(order("first", Product.MATED_QUEENS, 10, -14, -10),
+                order("second", Product.MATED_QUEENS, 10, -13, -9), order("third", Product.MATED_QUEENS, 10, -4, 3));
+        assertThat(PromiseGroup.of(overdue, day(0))).singleElement()
+                .satisfies(group -> assertThat(group.until()).isEqualTo(day(0)));
+        assertThat(PromiseGroup.of(overdue.subList(0, 1), day(0))).singleElement()
+                .satisfies(group -> assertThat(group.until()).isEqualTo(day(0)));
+    }
+
     @Test
     void nothing_wanted_on_a_day_off_is_handed_over_before_its_time_and_called_kept() {
         Crew noSundays = new Crew(16, Set.of(DayOfWeek.SUNDAY), Set.of());
