@@ -31,17 +31,15 @@ record CellsFirst(Timing timing) {
     int kept(List<Wanted> orders, FreeBuilders builders, ToDoubleFunction<Demand> missing) {
         LocalDate today = timing.brief().today();
         // for whom a graft of today does as well, it is today's cups that are shared
-        return theirs(orders).filter(order -> !timing.reaches(order, today))
-                .filter(order -> lastGraft(order).filter(last -> builders.isBusy(today, last)).isPresent())
-                .mapToInt(order -> loads(order, missing.applyAsDouble(order.demand()), builders) * builders.usualLoad())
-                .sum();
+        Stream<Wanted> later = theirs(orders).filter(order -> !timing.reaches(order, today));
+        Map<LocalDate, Integer> loads = loads(later, builders, missing);
+        loads.keySet().removeIf(day -> !builders.isBusy(today, day));
+        return builders.usualLoad() * loads.values().stream().mapToInt(Integer::intValue).sum();
     }
 
     /** Days on which they are loaded with such orders all of them, or nearly: what room is left there is all that queens get in those days. */
     Set<LocalDate> takeAll(List<Wanted> orders, FreeBuilders builders) {
-        Map<LocalDate, Integer> loads = new HashMap<>();
-        theirs(orders).forEach(order -> lastGraft(order)
-                .ifPresent(day -> loads.merge(day, loads(order, order.demand().count(), builders), Integer::sum)));
+        Map<LocalDate, Integer> loads = loads(theirs(orders), builders, Demand::count);
         loads.values().removeIf(many -> many < builders.many());
         return loads.keySet();
     }
@@ -59,11 +57,20 @@ record CellsFirst(Timing timing) {
                 day -> day.minusDays(1)).filter(timing.brief()::isGraftDay).findFirst();
     }
 
-    private int loads(Wanted order, double cells, FreeBuilders builders) {
-        double cups = SAFELY * cells
-                / timing.supply().through(order.product(),
-                        Supply.Virgins.of(order.demand().line(), order.demand().count()), timing.brief().today(),
-                        order.day());
-        return cells < HARDLY_ANY ? 0 : (int) Math.ceil(cups / builders.usualLoad());
+    /** Builders that are wanted on the last day of each: what is for several orders hangs in the same. */
+    private Map<LocalDate, Integer> loads(Stream<Wanted> orders, FreeBuilders builders,
+            ToDoubleFunction<Demand> missing) {
+        Map<LocalDate, Double> cups = new HashMap<>();
+        orders.forEach(order -> lastGraft(order)
+                .ifPresent(day -> cups.merge(day, cups(order, missing.applyAsDouble(order.demand())), Double::sum)));
+        Map<LocalDate, Integer> loads = new HashMap<>();
+        cups.forEach((day, wanted) -> loads.put(day, (int) Math.ceil(wanted / builders.usualLoad())));
+        return loads;
+    }
+
+    private double cups(Wanted order, double cells) {
+        double through = timing.supply().through(order.product(),
+                Supply.Virgins.of(order.demand().line(), order.demand().count()), timing.brief().today(), order.day());
+        return cells < HARDLY_ANY ? 0 : SAFELY * cells / through;
     }
 }

@@ -142,6 +142,8 @@ class FewBuildersTest {
     void only_cells_that_take_all_builders_share_their_day() {
         assertThat(days(brief(1, FIVE_CELLS)).next(CELLS_ON, builders(1))).containsKey(SupplyKind.QUEENS);
         assertThat(days(brief(2, FIVE_CELLS)).next(CELLS_ON, builders(2))).doesNotContainKey(SupplyKind.QUEENS);
+        assertThat(days(brief(2, FIVE_CELLS, order("five more", Product.RIPE_CELLS, 5, 14, 14)))
+                .next(CELLS_ON, builders(2))).as("one box does for both").doesNotContainKey(SupplyKind.QUEENS);
         assertThat(days(brief(1, TWELVE_QUEENS)).next(CELLS_ON, builders(1))).doesNotContainKey(SupplyKind.QUEENS);
     }
 
