@@ -139,22 +139,15 @@ final class AfterToday {
         return Math.min(without, WorkTime.LOAD + shared(left, alike));
     }
 
-    /** Builders take no more than they take: where more is wanted a cup has a price, the least at which they are enough. */
+    /** Builders take no more than they take. */
     private double shared(int[][] left, int[] alike) {
         NextGraft.Least all = priced(0, left, alike);
-        double low = 0;
-        double high = worth.lateOrder() + worth.lateQueen();
-        if (all.cups() > mostCups) {
-            all = priced(high, left, alike);
-            for (int step = 0; step < PRICES_TRIED; step++) {
-                double price = (low + high) / 2;
-                NextGraft.Least one = priced(price, left, alike);
-                low = one.cups() > mostCups ? price : low;
-                high = one.cups() > mostCups ? high : price;
-                all = one.cups() > mostCups ? all : one;
-            }
+        if (all.cups() <= mostCups) {
+            return all.cost();
         }
-        return all.cost();
+        double high = worth.lateOrder() + worth.lateQueen();
+        return CupPrice.least(high, PRICES_TRIED, price -> priced(price, left, alike), one -> one.cups() <= mostCups,
+                priced(high, left, alike)).cost();
     }
 
     /** Of all the orders that it is for. */

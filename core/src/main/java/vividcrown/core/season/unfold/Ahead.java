@@ -107,31 +107,16 @@ public final class Ahead {
         return (fits(free, kept) ? free : whereShort(pools, next, usualLoad, kept, free)).grafts();
     }
 
-    /** Builders are short: a cup has a price, the least at which they are enough, and what room is left then goes to what saves most for each cup. */
+    /** Builders are short: a cup has a price, and what room is left at it then goes to what saves most for each cup. */
     private Choice whereShort(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, int kept, Choice free) {
-        Choice enough = free.grafts().size() > 1 ? priced(pools, next, usualLoad, kept, free) : NOTHING;
+        double dearest = free.worth().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
+        Choice sure = free.grafts().size() > 1
+                ? CupPrice.least(CUP_DEARER_THAN_AVERAGE * dearest, CUP_PRICES_TRIED,
+                        price -> choose(pools, next, usualLoad, Limits.price(price)), one -> fits(one, kept), NOTHING)
+                : NOTHING;
         List<Pool> byWorth = pools.stream().sorted(
                 Comparator.comparingDouble((Pool pool) -> -free.worth().getOrDefault(pool, 0.0))).toList();
-        return choose(byWorth, next, usualLoad, new Limits(mostCups, kept, enough.cups(), 0));
-    }
-
-    /** What is worth a price at which all fits. */
-    private Choice priced(List<Pool> pools, Map<SupplyKind, LocalDate> next, int usualLoad, int kept, Choice free) {
-        double low = 0;
-        double high = CUP_DEARER_THAN_AVERAGE
-                * free.worth().values().stream().mapToDouble(Double::doubleValue).max().orElse(0);
-        Choice enough = NOTHING;
-        for (int step = 0; step < CUP_PRICES_TRIED; step++) {
-            double price = (low + high) / 2;
-            Choice priced = choose(pools, next, usualLoad, Limits.price(price));
-            if (fits(priced, kept)) {
-                enough = priced;
-                high = price;
-            } else {
-                low = price;
-            }
-        }
-        return enough;
+        return choose(byWorth, next, usualLoad, new Limits(mostCups, kept, sure.cups(), 0));
     }
 
     private boolean fits(Choice choice, int kept) {

@@ -31,10 +31,10 @@ record CellsFirst(Timing timing) {
     int kept(List<Wanted> orders, FreeBuilders builders, ToDoubleFunction<Demand> missing) {
         LocalDate today = timing.brief().today();
         // for whom a graft of today does as well, it is today's cups that are shared
-        Stream<Wanted> later = theirs(orders).filter(order -> !timing.reaches(order, today));
-        Map<LocalDate, Integer> loads = loads(later, builders, missing);
-        loads.keySet().removeIf(day -> !builders.isBusy(today, day));
-        return builders.usualLoad() * loads.values().stream().mapToInt(Integer::intValue).sum();
+        Stream<Wanted> whileBusy = theirs(orders).filter(order -> !timing.reaches(order, today))
+                .filter(order -> lastGraft(order).filter(day -> builders.isBusy(today, day)).isPresent());
+        return builders.usualLoad() * loads(whileBusy, builders, missing).values().stream().mapToInt(Integer::intValue)
+                .sum();
     }
 
     /** Days on which they are loaded with such orders all of them, or nearly: what room is left there is all that queens get in those days. */
