@@ -21,7 +21,8 @@ import vividcrown.core.reason.Wrong;
  * so a batch counts for less than its cups: n / (1 + (n − 1) ρ), with ρ from how much batches differ beyond chance
  * (beta-binomial, Williams 1975, from memory).
  *
- * <p>The answer for a batch is a Beta that is as wide as the day's luck and what is not known of the shifts make it.
+ * <p>The answer for a batch is a Beta that is as wide as the day's luck, what is not known of the operation's own share
+ * ({@link OwnShare}) and what is not known of the shifts make it.
  */
 public final class StepOdds {
 
@@ -42,6 +43,8 @@ public final class StepOdds {
 
     private final Rate overall;
     private final double alike;
+    /** A day of which nothing is known. */
+    private final Rate day;
     private final Map<Circumstance, Map<String, Shift>> shifts;
     private final Map<Circumstance, Double> spreads;
 
@@ -73,22 +76,24 @@ public final class StepOdds {
     private record Shift(double logOdds, double variance) {
     }
 
-    private StepOdds(Rate overall, double alike, Map<Circumstance, Map<String, Shift>> shifts,
+    private StepOdds(Rate overall, double alike, Rate day, Map<Circumstance, Map<String, Shift>> shifts,
             Map<Circumstance, Double> spreads) {
         this.overall = overall;
         this.alike = alike;
+        this.day = day;
         this.shifts = shifts;
         this.spreads = spreads;
     }
 
-    /** The same for every batch, whatever surrounds it. */
+    /** The same for every batch, whatever surrounds it: some of it the luck of its day, some this operation's own. */
     public static StepOdds of(Rate belief) {
-        return new StepOdds(belief, 0, Map.of(), Map.of());
+        return new StepOdds(new OwnShare(belief).after(0, 0), OwnShare.likenessOfDays(belief), belief, Map.of(),
+                Map.of());
     }
 
     /**
-     * Counts of which nobody knows how they fell into batches: they make the rate sure, never the luck of the next day, which stays as
-     * the belief has it. Taken for batches of the usual size, whose cups share their day's luck.
+     * Counts of which nobody knows how they fell into batches: they make the operation's own share sure, never the luck of the next day,
+     * which stays as the belief has it. Taken for batches of the usual size, whose cups share their day's luck.
      *
      * @param succeeded of {@code tried}
      * @throws IllegalArgumentException if more succeeded than were tried
@@ -96,11 +101,10 @@ public final class StepOdds {
     public static StepOdds counted(Rate belief, int succeeded, int tried) {
         // refused with the numbers as they were given
         belief.updatedBy(succeeded, tried);
-        double weight = belief.successes() + belief.failures();
-        double shared = 1 / (weight + 1);
-        double worth = 1 / (1 + (Math.clamp(tried, 1, USUAL_BATCH) - 1) * shared);
-        double mean = belief.updatedBy(succeeded * worth, tried * worth).mean();
-        return of(Rate.of(mean * weight, (1 - mean) * weight));
+        double alike = OwnShare.likenessOfDays(belief);
+        double worth = 1 / (1 + (Math.clamp(tried, 1, USUAL_BATCH) - 1) * alike);
+        Rate own = new OwnShare(belief).after(succeeded * worth, tried * worth);
+        return new StepOdds(own, alike, wide(own.mean(), alike, own.variance()), Map.of(), Map.of());
     }
 
     /**
@@ -112,31 +116,32 @@ public final class StepOdds {
         return counted.isEmpty() ? of(belief) : new Learning(belief, counted).learn();
     }
 
-    /** Belief about the operation as a whole, whatever surrounds a batch. */
+    /** Belief about the operation's own share, whatever surrounds a batch and without the luck of its day. */
     public Rate overall() {
         return overall;
     }
 
-    /** How much days differ: correlation of two cups of one batch, 0–1; 0 where nothing was learnt. */
+    /** How much days differ: correlation of two cups of one batch, 0–1. */
     public double likeness() {
         return alike;
     }
 
     /** Belief about a batch: its share of successes, with the luck of its day. */
     public Rate at(Around around) {
-        boolean nothingLearnt = alike == 0;
-        if (nothingLearnt) {
-            return overall;
+        if (spreads.isEmpty()) {
+            return day;
         }
         double logOdds = logOdds(overall.mean());
-        double variance = 0;
+        double unknown = 0;
         for (Map.Entry<Circumstance, Double> kind : spreads.entrySet()) {
             Shift shift = around.get(kind.getKey()).map(Objects.requireNonNull(shifts.get(kind.getKey()))::get)
                     .orElse(new Shift(0, kind.getValue()));
             logOdds += shift.logOdds();
-            variance += shift.variance();
+            unknown += shift.variance();
         }
-        return wide(share(logOdds), variance);
+        double mean = share(logOdds);
+        double chance = mean * (1 - mean);
+        return wide(mean, alike, overall.variance() + unknown * chance * chance);
     }
 
     /** What is believed about one group, all else being as usual; a group never counted is like the operation. */
@@ -149,9 +154,9 @@ public final class StepOdds {
         return ofSpread(mean, spread);
     }
 
-    private Rate wide(double mean, double shiftVariance) {
-        double chance = mean * (1 - mean);
-        return ofSpread(mean, chance * alike + overall.variance() + shiftVariance * chance * chance);
+    /** With the luck of a day around what is believed of its mean. */
+    private static Rate wide(double mean, double alike, double variance) {
+        return ofSpread(mean, mean * (1 - mean) * alike + variance);
     }
 
     /** Never surer than four hundred counts, nor vaguer than two. */
@@ -184,7 +189,7 @@ public final class StepOdds {
     }
 
     private static final class Learning {
-        private final Rate belief;
+        private final OwnShare own;
         private final double believedLikeness;
         private final List<Seen> batches = new ArrayList<>();
         private final Map<Circumstance, Map<String, Moving>> groups = new EnumMap<>(Circumstance.class);
@@ -193,10 +198,10 @@ public final class StepOdds {
         private Rate overall;
 
         Learning(Rate belief, List<Batch> counted) {
-            this.belief = belief;
-            this.believedLikeness = 1 / (belief.successes() + belief.failures() + 1);
+            this.own = new OwnShare(belief);
+            this.believedLikeness = OwnShare.likenessOfDays(belief);
             this.alike = believedLikeness;
-            this.overall = belief;
+            this.overall = own.after(0, 0);
             for (Circumstance kind : Circumstance.values()) {
                 long different = counted.stream().flatMap(one -> one.around().get(kind).stream()).distinct().count();
                 // a kind with a single group tells nothing
@@ -234,7 +239,7 @@ public final class StepOdds {
                 all.forEach((group, shift) -> found.put(group, new Shift(shift.logOdds, shift.variance)));
                 shifts.put(kind, found);
             });
-            return new StepOdds(overall, alike, shifts, spreads);
+            return new StepOdds(overall, alike, wide(overall.mean(), alike, overall.variance()), shifts, spreads);
         }
 
         /** A single number that stands still when everything does. */
@@ -255,7 +260,7 @@ public final class StepOdds {
                 tried += worth(batch);
                 came += worth(batch) * batch.count().share();
             }
-            overall = belief.updatedBy(came, tried);
+            overall = own.after(came, tried);
         }
 
         /** One shift after the other, by Newton's step, until none moves. */

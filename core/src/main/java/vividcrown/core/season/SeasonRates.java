@@ -25,6 +25,12 @@ public record SeasonRates(Map<LossStep, StepOdds> steps) {
         return learnt == null ? step.prior() : learnt.at(around);
     }
 
+    /** Belief about the operation's own share: what its days have in common, without the luck of any. */
+    public Rate own(LossStep step) {
+        StepOdds learnt = steps.get(step);
+        return (learnt == null ? StepOdds.of(step.prior()) : learnt).overall();
+    }
+
     /** Of each step that was counted, whatever surrounds a batch. */
     public Map<LossStep, Rate> overall() {
         Map<LossStep, Rate> overall = new EnumMap<>(LossStep.class);

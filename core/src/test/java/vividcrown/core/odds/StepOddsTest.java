@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,7 +108,64 @@ class StepOddsTest {
     void nothing_counted_leaves_the_trades_belief_whatever_surrounds_a_batch() {
         assertThat(StepOdds.learnt(TAKE, List.of()).at(Around.graftOf(LocalDate.of(2026, 6, 1)))).isEqualTo(TAKE);
         assertThat(StepOdds.of(Rate.of(3, 1)).at(Around.NOTHING_KNOWN)).isEqualTo(Rate.of(3, 1));
-        assertThat(StepOdds.learnt(TAKE, List.of(batch(0, 0, Circumstance.YARD, "Alm"))).overall()).isEqualTo(TAKE);
+        StepOdds none = StepOdds.learnt(TAKE, List.of(batch(0, 0, Circumstance.YARD, "Alm")));
+        assertThat(none.at(Around.NOTHING_KNOWN)).isEqualTo(TAKE);
+        assertThat(none.overall().mean()).isCloseTo(TAKE.mean(), within(1e-9));
+    }
+
+    /** Good operations take 80–90 %, and one day in twenty only half (common practice): one such day is luck, a row of them is not. */
+    @Test
+    void one_poor_day_is_luck_and_six_of_them_are_the_operations_own() {
+        Rate before = StepOdds.of(TAKE).overall();
+        assertThat(Math.sqrt(before.variance())).as("about what good operations lie apart").isBetween(0.05, 0.08);
+        double afterOne = afterPoorDays(1).mean();
+        double afterSix = afterPoorDays(6).mean();
+        assertThat(afterOne).isBetween(0.79, 0.845);
+        assertThat(afterSix).isBetween(0.5, 0.6);
+    }
+
+    private static Rate afterPoorDays(int days) {
+        List<StepOdds.Batch> poor = Collections.nCopies(days,
+                new StepOdds.Batch(Around.NOTHING_KNOWN, new StepOdds.Count(30, 15)));
+        return StepOdds.learnt(TAKE, poor).overall();
+    }
+
+    /**
+     * Operations drawn as they differ, days drawn around them: of batches to come as many lie below each tenth of what is said as it says,
+     * whether none was counted, one or a few.
+     */
+    @Test
+    void the_next_batch_is_foretold_as_well_after_a_few_counts_as_before_any() {
+        Rate mating = LossStep.MATING.prior();
+        int operations = 3000;
+        for (int counted : new int[]{0, 1, 3, 8}) {
+            int[] below = new int[10];
+            for (int operation = 0; operation < operations; operation++) {
+                double own = drawn(mating.mean(), 0.2 * mating.variance());
+                double luck = 0.8 * mating.variance() * own * (1 - own) / (mating.mean() * (1 - mating.mean()));
+                List<StepOdds.Batch> batches = new ArrayList<>();
+                for (int day = 0; day < counted; day++) {
+                    batches.add(new StepOdds.Batch(Around.NOTHING_KNOWN, new StepOdds.Count(30,
+                            BinomialDistribution.of(30, drawn(own, luck)).createSampler(random).sample())));
+                }
+                Rate said = StepOdds.learnt(mating, batches).at(Around.NOTHING_KNOWN);
+                double foretold = BetaDistribution.of(said.successes(), said.failures())
+                        .cumulativeProbability(drawn(own, luck));
+                below[(int) Math.min(9, 10 * foretold)]++;
+            }
+            int sum = 0;
+            for (int tenth = 1; tenth < 10; tenth++) {
+                sum += below[tenth - 1];
+                assertThat((double) sum / operations).as("%d counted, tenth %d", counted, tenth)
+                        .isCloseTo(tenth / 10.0, within(0.035));
+            }
+        }
+    }
+
+    private double drawn(double mean, double variance) {
+        Rate rate = Rate.ofMeanAndVariance(mean, variance);
+        return Math.clamp(BetaDistribution.of(rate.successes(), rate.failures()).createSampler(random).sample(), 1e-6,
+                1 - 1e-6);
     }
 
     /** The best grafter always works the worst box: one by one both look middling. */

@@ -21,6 +21,7 @@ import org.springframework.web.bind.annotation.RestController;
 import vividcrown.core.assumptions.Assumptions;
 import vividcrown.core.demand.Product;
 import vividcrown.core.mating.MatingClimate;
+import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.odds.StepOdds;
@@ -165,7 +166,7 @@ class SeasonReckonController {
             for (OwnCount count : counts) {
                 try {
                     rates.put(count.step(), StepOdds.counted(count.step().prior(), count.succeeded(), count.tried())
-                            .overall());
+                            .at(Around.NOTHING_KNOWN));
                 } catch (IllegalArgumentException outside) {
                     findings.add(new Refusal.Finding("counts." + count.step(), outside.getMessage() + "."));
                 }

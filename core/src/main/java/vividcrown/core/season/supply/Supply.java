@@ -43,6 +43,7 @@ public final class Supply {
     private final boolean evenly;
     /** Of whom nothing is known. */
     private final Virgins most;
+    private final OwnShares ownShares;
     private final LateOdds late;
     private final int emergence;
     private final int flatBrood;
@@ -115,11 +116,17 @@ public final class Supply {
         this.brief = brief;
         this.evenly = evenly;
         this.most = Virgins.of(Optional.empty(), mostAsked(brief));
+        this.ownShares = new OwnShares(brief.expected().rates());
         this.late = new LateOdds(LossStep.MATING.prior(), brief.expected().assumptions());
         this.emergence = Backward.fromGraft(Product.VIRGINS, brief.expected().how(), brief.expected().assumptions())
                 .likelyDay();
         this.flatBrood = brief.expected().assumptions()
                 .span(Figure.FLAT_SEALED_BROOD).likelyDay();
+    }
+
+    /** What its days have in common. */
+    public OwnShares ownShares() {
+        return ownShares;
     }
 
     static int mostAsked(SeasonBrief brief) {

@@ -59,8 +59,18 @@ final class AfterToday {
         this.mostCups = mostCups;
         this.againForQueens = new boolean[orders.size()];
         this.costs = new double[orders.size()][];
+        boolean[] servedAgain = new boolean[costs.length];
+        int[] before = HandedOut.before(orders);
+        for (int at = 0; at < costs.length; at++) {
+            servedAgain[before[at]] |= before[at] < at;
+        }
         for (int at = 0; at < costs.length; at++) {
             Wanted order = orders.get(at);
+            boolean waitsOn = order.late() && servedAgain[at];
+            if (waitsOn) {
+                costs[at] = new double[order.demand().count() + 1];
+                continue;
+            }
             LocalDate day = next.getOrDefault(order.kind(), today);
             boolean helpedStill = !order.late() && timing.helpsStill(order, day);
             boolean queensAgain = helpedStill && order.kind() == SupplyKind.QUEENS

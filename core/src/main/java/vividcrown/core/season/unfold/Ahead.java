@@ -186,6 +186,10 @@ public final class Ahead {
                     Optional.of(Holding.of(pool.line(), drawn, most, y, orders, timing)), chosen,
                     next) + placing(drawn, most, y);
             int place = kind == SupplyKind.QUEENS ? Cheapest.of(nucs, placing) : most;
+            // cups of which no cell is to get a nuc would only tell how takes are these days
+            if (place == 0) {
+                continue;
+            }
             int before = used;
             IntToDoubleFunction cost = x -> weigh(
                     Optional.of(Holding.of(pool.line(), drawn, x, place, orders, timing)), chosen,
@@ -225,7 +229,7 @@ public final class Ahead {
     /** Nobody grafts more than some times of what all that could be served by it want. */
     private int mostOf(Pool pool) {
         int wanted = orders.stream().filter(one -> one.kind() == pool.kind() && one.takes(pool.line())
-                && timing.reaches(one, brief.today())).mapToInt(one -> one.demand().count()).sum();
+                && timing.reaches(one, brief.today())).map(Wanted::demand).distinct().mapToInt(Demand::count).sum();
         return enoughFor(wanted, mostCups);
     }
 

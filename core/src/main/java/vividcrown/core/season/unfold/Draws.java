@@ -10,11 +10,11 @@ import java.util.SplittableRandom;
 import org.hipparchus.random.RandomDataGenerator;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
-import vividcrown.core.odds.Rate;
+import vividcrown.core.season.supply.OwnShares;
 import vividcrown.core.season.supply.Supply;
 
 /**
- * What may come of grafts, drawn many times over: each day's luck at each step from what is believed of it, each cup its own. The same
+ * What may come of grafts, drawn many times over: the operation's own share at each step, each day's luck around it, each cup its own. The same
  * luck stands behind every choice that is compared (common random numbers; sample average approximation: Kleywegt, Shapiro &amp; Homem-de-Mello
  * 2002, SIAM J. Optim. 12:479; from memory).
  */
@@ -44,6 +44,8 @@ final class Draws {
     private final SplittableRandom seeds;
     /** By graft day, draw and step. */
     private final Map<LocalDate, double[][]> luck;
+    /** By step and draw, 0 to below 1: how the operation stands among those it may be, on all its days. */
+    private final double[][] standing;
 
     Draws(Supply supply, int many, long seed) {
         this(supply, many, seed, new HashMap<>());
@@ -57,6 +59,22 @@ final class Draws {
         this.seed = seed;
         this.seeds = new SplittableRandom(seed);
         this.luck = luck;
+        this.standing = new double[WAY.size()][];
+        SplittableRandom random = new SplittableRandom(seed * SEEDS_APART - 1);
+        for (int step = 0; step < standing.length; step++) {
+            standing[step] = spread(many, random);
+        }
+    }
+
+    /** One from each of so many equal parts, in any order: few draws then stand for all operations. */
+    private static double[] spread(int many, SplittableRandom random) {
+        double[] spread = new double[many];
+        for (int part = 0; part < many; part++) {
+            int other = random.nextInt(part + 1);
+            spread[part] = spread[other];
+            spread[other] = (part + random.nextDouble()) / many;
+        }
+        return spread;
     }
 
     int many() {
@@ -97,9 +115,10 @@ final class Draws {
         RandomDataGenerator random = new RandomDataGenerator(
                 new SplittableRandom(seed * SEEDS_APART + graft.toEpochDay()).nextLong());
         for (int step = 0; step < WAY.size(); step++) {
-            Rate rate = supply.rate(WAY.get(step), graft, usual);
+            OwnShares.Guesses own = supply.ownShares().of(WAY.get(step), supply.rate(WAY.get(step), graft, usual));
             for (int draw = 0; draw < many; draw++) {
-                days[draw][step] = random.nextBeta(rate.successes(), rate.failures());
+                double share = own.at(standing[step][draw]);
+                days[draw][step] = random.nextBeta(share * own.dayWeight(), (1 - share) * own.dayWeight());
             }
         }
         return days;

@@ -30,11 +30,13 @@ record Timing(SeasonBrief brief, Supply supply) {
         return brief.demands().stream().map(this::wanted).sorted(Wanted.AS_SERVED).toList();
     }
 
-    /** The same, and after what no graft of today brings in time, what is missing of it, later. */
+    /**
+     * The same, and what is missing of those that no graft of today brings in time: while their customers wait they are served before whoever
+     * is due on one of those days, and at last on the day on which what is grafted today could be there.
+     */
     List<Wanted> ordersAndLater() {
-        return brief.demands().stream()
-                .flatMap(one -> Stream.concat(Stream.of(wanted(one)),
-                        later(one).map(day -> new Wanted(one, day, true)).stream()))
+        List<Wanted> orders = orders();
+        return orders.stream().flatMap(one -> Stream.concat(Stream.of(one), later(one, orders)))
                 .sorted(Wanted.AS_SERVED).toList();
     }
 
@@ -60,13 +62,18 @@ record Timing(SeasonBrief brief, Supply supply) {
                 : last;
     }
 
-    /** When what no graft brings in time could be there instead; empty if a graft is in time, or nobody would wait so long. */
-    private Optional<LocalDate> later(Demand demand) {
-        LocalDate soonest = brief.today().plusDays(supply.soonest(demand.product()));
-        LocalDate day = brief.means().crew().firstWorkdayFrom(mostBy(demand.product(), brief.today()));
-        return handedOver(demand).isBefore(soonest) && !isGivenUp(demand, day)
-                ? Optional.of(day)
-                : Optional.empty();
+    private Stream<Wanted> later(Wanted order, List<Wanted> orders) {
+        LocalDate soonest = brief.today().plusDays(supply.soonest(order.product()));
+        LocalDate waitsUntil = brief.means().crew()
+                .lastWorkdayUntil(order.demand().until().plusDays(Demand.WAITS_DAYS));
+        if (!order.day().isBefore(soonest) || !waitsUntil.isAfter(order.day())) {
+            return Stream.empty();
+        }
+        LocalDate ofToday = brief.means().crew().firstWorkdayFrom(mostBy(order.product(), brief.today()));
+        LocalDate last = isGivenUp(order.demand(), ofToday) ? waitsUntil : ofToday;
+        Stream<LocalDate> others = orders.stream().filter(one -> one.kind() == order.kind()).map(Wanted::day)
+                .filter(day -> day.isAfter(order.day()) && day.isBefore(last));
+        return Stream.concat(others.distinct(), Stream.of(last)).map(day -> new Wanted(order.demand(), day, true));
     }
 
     /** Nobody waits for it any more. */

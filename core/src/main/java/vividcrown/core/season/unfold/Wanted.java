@@ -15,8 +15,9 @@ import vividcrown.core.season.demand.SupplyKind;
  */
 record Wanted(Demand demand, LocalDate day, boolean late) {
 
-    /** Who is due first is served first. */
+    /** Who is due first is served first, and who waits since longest before whoever is due that day. */
     static final Comparator<Wanted> AS_SERVED = Comparator.comparing(Wanted::day)
+            .thenComparing(one -> one.late() ? one.demand().until() : LocalDate.MAX)
             .thenComparing(one -> one.demand().priority()).thenComparing(one -> one.demand().id());
 
     /** In time. */

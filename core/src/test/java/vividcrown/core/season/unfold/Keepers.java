@@ -10,10 +10,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
@@ -152,29 +154,33 @@ final class Keepers {
     record Program(SeasonWorth worth, Set<DayOfWeek> days, int draws) implements LivedSeason.Keeper {
         @Override
         public List<Ahead.Graft> grafts(LivedSeason season) {
-            if (season.known().demands().isEmpty()) {
+            SeasonBrief known = season.known();
+            if (known.demands().isEmpty()) {
                 return List.of();
             }
+            FreeBuilders builders = new FreeBuilders(known.means().builders());
             Map<SupplyKind, LocalDate> next = new EnumMap<>(SupplyKind.class);
-            LocalDate tomorrow = season.today().plusDays(1);
-            while (!season.works(tomorrow) || !season.works(tomorrow.plusDays(10))) {
-                tomorrow = tomorrow.plusDays(1);
-            }
-            next.put(SupplyKind.CELLS, tomorrow);
-            next.put(SupplyKind.VIRGINS, tomorrow);
+            LocalDate any = next(season, builders,
+                    day -> season.works(day) && season.works(day.plusDays(known.ripeAfter())));
+            next.put(SupplyKind.CELLS, any);
+            next.put(SupplyKind.VIRGINS, any);
             if (days.contains(season.today().getDayOfWeek())) {
-                next.put(SupplyKind.QUEENS, next(season.today()));
+                next.put(SupplyKind.QUEENS, next(season, builders, this::isMine));
             }
-            return new Ahead(season.known().with(worth), season.stocks(), draws, season.today().toEpochDay())
-                    .grafts(next, season.freeCups(), 38);
+            return new Ahead(known.with(worth), season.stocks(), draws, season.today().toEpochDay())
+                    .grafts(next, season.freeCups(), builders.usualLoad());
         }
 
-        private LocalDate next(LocalDate today) {
-            LocalDate next = today.plusDays(1);
-            while (!days.contains(next.getDayOfWeek())) {
-                next = next.plusDays(1);
-            }
-            return next;
+        private boolean isMine(LocalDate day) {
+            return days.contains(day.getDayOfWeek());
+        }
+
+        /** The next of such days on which a builder is free after today's graft. */
+        private static LocalDate next(LivedSeason season, FreeBuilders builders, Predicate<LocalDate> suits) {
+            LocalDate today = season.today();
+            return today.plusDays(1).datesUntil(today.plusDays(14))
+                    .filter(day -> suits.test(day) && builders.isFreeAfter(today, day)).findFirst()
+                    .orElse(today.plusDays(14));
         }
 
         @Override
@@ -189,7 +195,9 @@ final class Keepers {
                     Around.NOTHING_KNOWN), SupplyKind.QUEENS, ripe, true);
             others.add(itself);
             return new Ahead(season.known().with(worth), others, draws, season.today().toEpochDay())
-                    .place(itself, next(season.today().minusDays(1)));
+                    .place(itself,
+                            season.today().datesUntil(season.today().plusDays(7)).filter(this::isMine).findFirst()
+                                    .orElseThrow());
         }
     }
 }

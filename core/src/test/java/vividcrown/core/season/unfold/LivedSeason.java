@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.SplittableRandom;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.apache.commons.rng.UniformRandomProvider;
 import org.apache.commons.statistics.distribution.BetaDistribution;
 import org.apache.commons.statistics.distribution.BinomialDistribution;
@@ -19,9 +20,10 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
 import vividcrown.core.odds.StepOdds;
-import vividcrown.core.season.BreederQueen;
 import vividcrown.core.season.CellBuilder;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
@@ -30,12 +32,14 @@ import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 
 /**
- * A season lived day by day, knowing nothing of any planner: every graft day draws its luck, every cup its own; takes are counted after
+ * A season lived day by day, knowing nothing of any planner: the operation's own shares are drawn, around them every graft day's luck, every cup its own; takes are counted after
  * five days, ripe cells placed on the tenth where there is a nuc, virgins seen on the fourteenth, laying queens as they begin; a queen keeps
  * three weeks, a virgin four days, a cell its day. Whoever decides is asked every morning.
  */
 final class LivedSeason {
 
+    /** So much of what nobody knows of a day is its luck, the rest the operation's own in that season. */
+    private static final double DAYS = 0.8;
     private static final int TAKE_SEEN = 5;
     private static final int RIPE = 10;
     private static final int EMERGED_SEEN = 14;
@@ -99,7 +103,8 @@ final class LivedSeason {
 
     private final SeasonBrief brief;
     private final SplittableRandom random;
-    private final double poorer;
+    /** Of each step, on all days of this season. */
+    private final double[] own = new double[Draws.WAY.size()];
     private final List<Batch> batches = new ArrayList<>();
     private final Map<LocalDate, double[]> luck = new HashMap<>();
     private final Map<String, Integer> open = new HashMap<>();
@@ -113,8 +118,14 @@ final class LivedSeason {
     LivedSeason(SeasonBrief brief, long seed, double poorer) {
         this.brief = brief;
         this.random = new SplittableRandom(seed);
-        this.poorer = poorer;
         this.today = brief.today();
+        UniformRandomProvider source = random.split()::nextLong;
+        for (int at = 0; at < own.length; at++) {
+            Rate prior = Draws.WAY.get(at).prior();
+            own[at] = poorer > 0
+                    ? prior.quantile(poorer)
+                    : Math.min(0.995, drawn(prior.mean(), (1 - DAYS) * prior.variance(), source));
+        }
         brief.demands().forEach(one -> open.put(one.id(), one.count()));
     }
 
@@ -180,14 +191,22 @@ final class LivedSeason {
         return Math.max(0, there - batch.given);
     }
 
+    /** What of a step's belief nobody can know, around such a share. */
+    private static double unlike(Rate prior, double share) {
+        return prior.variance() * share * (1 - share) / (prior.mean() * (1 - prior.mean()));
+    }
+
+    private static double drawn(double mean, double variance, UniformRandomProvider source) {
+        double weight = mean * (1 - mean) / variance - 1;
+        return BetaDistribution.of(mean * weight, (1 - mean) * weight).createSampler(source).sample();
+    }
+
     private double share(LocalDate graft, LossStep step) {
         double[] day = luck.computeIfAbsent(graft, _ -> {
             UniformRandomProvider source = random.split()::nextLong;
             double[] drawn = new double[Draws.WAY.size()];
             for (int at = 0; at < drawn.length; at++) {
-                var prior = Draws.WAY.get(at).prior();
-                double usual = BetaDistribution.of(prior.successes(), prior.failures()).createSampler(source).sample();
-                drawn[at] = poorer > 0 ? usual * prior.quantile(poorer) / prior.mean() : usual;
+                drawn[at] = drawn(own[at], DAYS * unlike(Draws.WAY.get(at).prior(), own[at]), source);
             }
             return drawn;
         });
@@ -317,9 +336,16 @@ final class LivedSeason {
                 .filter(one -> open.get(one.id()) > 0 && !today.isAfter(one.until().plusDays(LOST_AFTER)))
                 .map(one -> one.of(open.get(one.id())))
                 .toList();
-        List<BreederQueen> mothers = brief.means().breeders();
+        Means had = brief.means();
+        List<CellBuilder> builders = had.builders().stream()
+                .map(one -> new CellBuilder(one.id(), one.school(), one.load(), one.readyFrom(),
+                        Stream.concat(one.grafts().stream(),
+                                loaded.getOrDefault(one.id(), List.of()).stream()).toList()))
+                .toList();
+        Means means = new Means(had.breeders(), builders, had.nucs(), had.busyNucs(), had.yards(), had.cages(),
+                had.crew());
         return new SeasonBrief(today, brief.until().isBefore(today) ? today : brief.until(), demands,
-                brief.means(), brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
+                means, brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
                         List.of()),
                 brief.expected().with(counted()));
     }

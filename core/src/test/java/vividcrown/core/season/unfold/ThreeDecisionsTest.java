@@ -10,14 +10,19 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.LongStream;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.LossStep;
+import vividcrown.core.odds.Rate;
+import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.SeasonRates;
 import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
 import vividcrown.core.season.Underway;
@@ -40,6 +45,7 @@ class ThreeDecisionsTest {
     private static final int FIRST_DUE = 41;
     private static final int SECOND_DUE = 51;
     private static final int USUAL_LOAD = 38;
+    private static final int MUCH = 1_000_000;
     private static final int MOST = 12;
     private final Supply supply = new Supply(brief(1, 1, 0));
     /** By graft, cups that took and cells that are placed at most: queens that come, and cells placed on average. */
@@ -66,7 +72,21 @@ class ThreeDecisionsTest {
                 order("B", Product.MATED_QUEENS, second, SECOND_DUE, SECOND_DUE)), List.of(builder("B 1", 45)), 400,
                 Crew.EVERY_DAY);
         return new SeasonBrief(day(today), brief.until(), brief.demands(), brief.means(), brief.drones(),
-                Underway.NOTHING, brief.expected());
+                Underway.NOTHING, brief.expected().with(ONLY_DAYS_DIFFER));
+    }
+
+    /**
+     * Days differ as the trade believes, and so much was counted that the operation's own share is known: what is exact here learns nothing from
+     * one graft about the next.
+     */
+    private static final SeasonRates ONLY_DAYS_DIFFER = new SeasonRates(
+            Draws.WAY.stream().collect(Collectors.toMap(step -> step, ThreeDecisionsTest::onlyDaysDiffer)));
+
+    private static StepOdds onlyDaysDiffer(LossStep step) {
+        Rate prior = step.prior();
+        double daysOfIt = StepOdds.of(prior).likeness() * (prior.successes() + prior.failures() + 1);
+        return StepOdds.counted(Rate.ofMeanAndVariance(prior.mean(), prior.variance() / daysOfIt),
+                (int) Math.round(prior.mean() * MUCH), MUCH);
     }
 
     ThreeDecisionsTest() {
@@ -120,7 +140,8 @@ class ThreeDecisionsTest {
         this.worth = new SeasonWorth(lateQueen, lateOrder, wasted, 0.2);
         this.placing = new Timing(brief(first, second, 0), supply).placing(worth);
         double best = best();
-        double program = program();
+        // what it draws is luck: which of two choices that are nearly as good it takes hangs on it
+        double program = LongStream.rangeClosed(11, 13).mapToDouble(this::program).average().orElseThrow();
         assertThat(program).isBetween(best - 1e-6, 1.02 * best);
     }
 
@@ -268,15 +289,15 @@ class ThreeDecisionsTest {
 
     // --- the program -------------------------------------------------------------------------------------------------
 
-    private double program() {
-        Choice one = asked(0, List.of());
+    private double program(long seed) {
+        Choice one = asked(0, List.of(), seed);
         double cost = work(one.cups());
         for (int took = 0; took <= one.cups(); took++) {
             Stock stock = stock(0, took, one.place());
-            Choice two = asked(1, List.of(stock));
+            Choice two = asked(1, List.of(stock), seed);
             double here = placing * placed[0][took][one.place()] + work(two.cups());
             for (int tookTwo = 0; tookTwo <= two.cups(); tookTwo++) {
-                Choice three = asked(2, List.of(stock, stock(1, tookTwo, two.place())));
+                Choice three = asked(2, List.of(stock, stock(1, tookTwo, two.place())), seed);
                 Served served = served(took, one.place(), tookTwo, two.place());
                 here += takes[1][two.cups()][tookTwo] * (placing * placed[1][tookTwo][two.place()] + served.cost()
                         + last(served, three));
@@ -286,9 +307,9 @@ class ThreeDecisionsTest {
         return cost;
     }
 
-    private Choice asked(int graft, List<Stock> stocks) {
+    private Choice asked(int graft, List<Stock> stocks, long seed) {
         int next = graft + 1 < GRAFTS.size() ? GRAFTS.get(graft + 1) : AFTER;
-        return new Ahead(brief(first, second, GRAFTS.get(graft)).with(worth), stocks, 4_096, 11)
+        return new Ahead(brief(first, second, GRAFTS.get(graft)).with(worth), stocks, 4_096, seed)
                 .grafts(Map.of(SupplyKind.QUEENS, day(next)), MOST, USUAL_LOAD).stream().findFirst()
                 .map(asked -> new Choice(asked.cups(), Math.min(asked.place(), MOST))).orElse(new Choice(0, 0));
     }
