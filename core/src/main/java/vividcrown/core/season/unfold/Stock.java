@@ -2,6 +2,7 @@ package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.demand.SupplyKind;
 
@@ -21,5 +22,11 @@ public record Stock(RunningBatch batch, SupplyKind kind, int meant, boolean plan
 
     LocalDate graft() {
         return batch.graftDay();
+    }
+
+    /** Whether its cells, for queens, hang no longer with the builder. */
+    boolean isPlaced(LocalDate ripeOn, LocalDate today) {
+        return batch.passed().contains(LossStep.EMERGENCE)
+                || batch.passed().contains(LossStep.SOUND) && !ripeOn.isAfter(today);
     }
 }

@@ -1,9 +1,12 @@
 package vividcrown.core.season.unfold;
 
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -32,12 +35,28 @@ final class Stocks {
                 });
             }
         }
+        Map<LocalDate, Integer> placed = new HashMap<>();
         brief.underway().running().forEach(batch -> {
             int left = batch.alive() - taken.getOrDefault(batch, 0);
             if (left > 0) {
-                stocks.add(new Stock(batch.with(left), SupplyKind.QUEENS, left, false));
+                stocks.add(inNucs(brief, new Stock(batch.with(left), SupplyKind.QUEENS, left, false), placed));
             }
         });
         return stocks;
+    }
+
+    /** Of cells that hang still no more than there are nucs for. */
+    private static Stock inNucs(SeasonBrief brief, Stock stock, Map<LocalDate, Integer> placed) {
+        LocalDate ripeOn = stock.graft().plusDays(brief.ripeAfter());
+        if (stock.isPlaced(ripeOn, brief.today())) {
+            return stock;
+        }
+        Optional<String> asked = stock.line()
+                .filter(line -> brief.demands().stream().anyMatch(one -> one.line().equals(Optional.of(line))));
+        // of the day before: on the day itself these very cells may be counted as taking theirs
+        int nucs = brief.means().freeNucs(ripeOn.minusDays(1), asked) - placed.getOrDefault(ripeOn, 0);
+        int place = Math.clamp(nucs, 0, stock.meant());
+        placed.merge(ripeOn, place, Integer::sum);
+        return new Stock(stock.batch(), stock.kind(), place, stock.planned());
     }
 }

@@ -381,9 +381,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             for (Stock stock : List.copyOf(stocks)) {
                 LocalDate ripeOn = stock.graft().plusDays(brief.ripeAfter());
                 boolean thisWeek = !ripeOn.isBefore(brief.today()) && ripeOn.isBefore(brief.today().plusDays(DAYS));
-                boolean inNucs = stock.batch().passed().contains(LossStep.EMERGENCE)
-                        || stock.batch().passed().contains(LossStep.SOUND) && !ripeOn.isAfter(brief.today());
-                if (stock.kind() != SupplyKind.QUEENS || !thisWeek || inNucs) {
+                if (stock.kind() != SupplyKind.QUEENS || !thisWeek || stock.isPlaced(ripeOn, brief.today())) {
                     continue;
                 }
                 double ripe = stock.batch().alive();

@@ -23,7 +23,6 @@ import vividcrown.core.odds.LossStep;
 import vividcrown.core.odds.Rate;
 import vividcrown.core.odds.StepOdds;
 import vividcrown.core.season.CellBuilder;
-import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonRates;
@@ -336,16 +335,13 @@ final class LivedSeason {
                 .filter(one -> open.get(one.id()) > 0 && !today.isAfter(one.until().plusDays(LOST_AFTER)))
                 .map(one -> one.of(open.get(one.id())))
                 .toList();
-        Means had = brief.means();
-        List<CellBuilder> builders = had.builders().stream()
+        List<CellBuilder> builders = brief.means().builders().stream()
                 .map(one -> new CellBuilder(one.id(), one.school(), one.load(), one.readyFrom(),
                         Stream.concat(one.grafts().stream(),
                                 loaded.getOrDefault(one.id(), List.of()).stream()).toList()))
                 .toList();
-        Means means = new Means(had.breeders(), builders, had.nucs(), had.busyNucs(), had.yards(), had.cages(),
-                had.crew());
         return new SeasonBrief(today, brief.until().isBefore(today) ? today : brief.until(), demands,
-                means, brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
+                brief.means().with(builders), brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
                         List.of()),
                 brief.expected().with(counted()));
     }

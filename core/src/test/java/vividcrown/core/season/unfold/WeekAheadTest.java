@@ -136,6 +136,28 @@ class WeekAheadTest {
                 .isEqualTo("[]");
     }
 
+    /** Sixty cells hang and ripen in five days, nucs are there for ten: no more than ten queens come of them (one nuc, one cell: common practice). */
+    @Test
+    void cells_that_hang_are_counted_on_only_as_far_as_there_are_nucs_for_them() {
+        List<Demand> twenty = List.of(order("A", Product.MATED_QUEENS, 20, 20, 24));
+        List<Demand> five = List.of(order("A", Product.MATED_QUEENS, 5, 20, 24));
+        RunningBatch hanging = batch(-5, 60, TAKEN);
+        assertThat(ifNothingMore(brief(twenty, 10, Crew.EVERY_DAY, hanging))).isZero();
+        assertThat(ifNothingMore(brief(twenty, 60, Crew.EVERY_DAY, hanging))).isGreaterThan(0.9);
+        assertThat(ifNothingMore(brief(five, 10, Crew.EVERY_DAY, hanging))).isGreaterThan(0.8);
+        assertThat(ifNothingMore(brief(twenty, 30, Crew.EVERY_DAY, batch(-5, 30, TAKEN),
+                new RunningBatch("beside", Optional.empty(), day(-5), 30, TAKEN, Around.NOTHING_KNOWN))))
+                .as("two batches share the nucs").isLessThan(0.8);
+        assertThat(ifNothingMore(brief(twenty, 10, Crew.EVERY_DAY,
+                batch(-13, 40, List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)))))
+                .as("virgins are in nucs, whatever is told of nucs").isGreaterThan(0.8);
+        assertThat(Lives.odds(brief(twenty, 10, Crew.EVERY_DAY, hanging), 20).chances().get("A")).isZero();
+    }
+
+    private static double ifNothingMore(SeasonBrief brief) {
+        return WeekAhead.of(brief).orders().getFirst().ifNothingMore();
+    }
+
     private static String notes(SeasonBrief brief) {
         return WeekAhead.of(brief).notes().stream().map(note -> note.fact().toString()).toList()
                 .toString();
