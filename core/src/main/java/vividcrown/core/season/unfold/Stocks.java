@@ -2,7 +2,7 @@ package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,28 +35,27 @@ final class Stocks {
                 });
             }
         }
-        Map<LocalDate, Integer> placed = new HashMap<>();
-        brief.underway().running().forEach(batch -> {
+        NucsForCells nucs = new NucsForCells(brief.means());
+        brief.underway().running().stream().sorted(Comparator.comparing(RunningBatch::graftDay)).forEach(batch -> {
             int left = batch.alive() - taken.getOrDefault(batch, 0);
             if (left > 0) {
-                stocks.add(inNucs(brief, new Stock(batch.with(left), SupplyKind.QUEENS, left, false), placed));
+                stocks.add(inNucs(brief, new Stock(batch.with(left), SupplyKind.QUEENS, left, false), nucs));
             }
         });
         return stocks;
     }
 
     /** Of cells that hang still no more than there are nucs for. */
-    private static Stock inNucs(SeasonBrief brief, Stock stock, Map<LocalDate, Integer> placed) {
+    private static Stock inNucs(SeasonBrief brief, Stock stock, NucsForCells nucs) {
         LocalDate ripeOn = stock.graft().plusDays(brief.ripeAfter());
         if (stock.isPlaced(ripeOn, brief.today())) {
             return stock;
         }
         Optional<String> asked = stock.line()
                 .filter(line -> brief.demands().stream().anyMatch(one -> one.line().equals(Optional.of(line))));
-        // of the day before: on the day itself these very cells may be counted as taking theirs
-        int nucs = brief.means().freeNucs(ripeOn.minusDays(1), asked) - placed.getOrDefault(ripeOn, 0);
-        int place = Math.clamp(nucs, 0, stock.meant());
-        placed.merge(ripeOn, place, Integer::sum);
+        int there = Math.min(nucs.left(ripeOn), brief.means().freeNucs(ripeOn.minusDays(1), asked));
+        int place = Math.min(there, stock.meant());
+        nucs.place(ripeOn, place);
         return new Stock(stock.batch(), stock.kind(), place, stock.planned());
     }
 }

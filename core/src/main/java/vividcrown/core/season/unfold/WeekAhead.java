@@ -374,7 +374,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
             if (orders.stream().noneMatch(one -> one.kind() == SupplyKind.QUEENS)) {
                 return;
             }
-            Map<LocalDate, Integer> placed = new HashMap<>();
+            NucsForCells left = new NucsForCells(brief.means());
             Map<Set<String>, Integer> placedAt = new HashMap<>();
             List<Places> here = new ArrayList<>();
             List<Lot> lots = new ArrayList<>();
@@ -391,13 +391,12 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                             : supply.rate(step, stock.graft(), stock.batch().around()).mean();
                 }
                 int cells = (int) Math.round(ripe);
-                // of the day before: on the day itself these very cells may be counted as taking theirs
                 boolean lineAsked = stock.line().isPresent()
                         && brief.demands().stream().anyMatch(one -> one.line().equals(stock.line()));
                 Set<String> where = lineAsked
                         ? Means.names(brief.means().yardsFor(stock.line()))
                         : Means.names(brief.means().yards());
-                int free = brief.means().freeNucs(ripeOn.minusDays(1)) - placed.getOrDefault(ripeOn, 0);
+                int free = left.left(ripeOn);
                 int nucs = Math.max(0, brief.means().yards().isEmpty()
                         ? free
                         : Math.min(free, brief.means().freeNucs(ripeOn.minusDays(1), where)
@@ -413,7 +412,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 if (place < wanted) {
                     reasons.add(tooFew(where, nucs, wanted - place, stock.line()));
                 }
-                placed.merge(ripeOn, place, Integer::sum);
+                left.place(ripeOn, place);
                 placedAt.merge(where, place, Integer::sum);
                 here.add(new Places(ripeOn, stock.batch().id(), cells, place, over, List.of(), reasons));
                 lots.add(new Lot(stock.graft(), stock.line(), lineAsked ? place : 0,

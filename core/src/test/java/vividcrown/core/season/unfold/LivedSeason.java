@@ -341,7 +341,8 @@ final class LivedSeason {
                                 loaded.getOrDefault(one.id(), List.of()).stream()).toList()))
                 .toList();
         return new SeasonBrief(today, brief.until().isBefore(today) ? today : brief.until(), demands,
-                brief.means().with(builders), brief.drones(), new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
+                brief.means().with(builders), brief.drones(),
+                new Underway(stocks().stream().map(Stock::batch).toList(), List.of(),
                         List.of()),
                 brief.expected().with(counted()));
     }

@@ -16,6 +16,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.Crew;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
@@ -152,6 +153,23 @@ class WeekAheadTest {
                 batch(-13, 40, List.of(LossStep.TAKE, LossStep.SOUND, LossStep.EMERGENCE)))))
                 .as("virgins are in nucs, whatever is told of nucs").isGreaterThan(0.8);
         assertThat(Lives.odds(brief(twenty, 10, Crew.EVERY_DAY, hanging), 20).chances().get("A")).isZero();
+    }
+
+    /** What ripens on Thursday has the nucs that what ripens on Friday would want, whether or not they are told to be taken by it. */
+    @Test
+    void nucs_are_given_to_one_batch_of_the_week_only() {
+        List<Demand> forty = List.of(order("A", Product.MATED_QUEENS, 40, 20, 24));
+        SeasonBrief untold = brief(forty, 25, Crew.EVERY_DAY, batch(-6, 20, TAKEN), batch(-7, 20, TAKEN));
+        assertThat(placed(untold)).containsExactly(19, 6);
+        Means told = new Means(untold.means().breeders(), untold.means().builders(), 25,
+                day -> day.isBefore(day(3)) ? 0 : day.isBefore(day(4)) ? 20 : 40, 0, Crew.EVERY_DAY);
+        assertThat(placed(untold.with(told))).containsExactly(19, 5);
+        assertThat(placed(brief(forty, 25, Crew.EVERY_DAY, batch(-7, 20, TAKEN), batch(-12, 10, Draws.WAY))))
+                .as("what stands in nucs is told by whoever asks").containsExactly(19);
+    }
+
+    private static List<Integer> placed(SeasonBrief brief) {
+        return places(brief).stream().map(WeekAhead.Places::place).toList();
     }
 
     private static double ifNothingMore(SeasonBrief brief) {
