@@ -191,6 +191,7 @@ public final class Lives {
         /** What is missing of each order that is neither whole nor given up. */
         private final Map<String, Integer> missing = new HashMap<>();
         private final FreeBuilders builders = new FreeBuilders(brief.means().builders());
+        private final NucsForCells hanging = new NucsForCells(brief.means());
 
         Life(List<Stock> stocks, long seed) {
             this.luck = new Draws(supply, 1, seed);
@@ -241,6 +242,9 @@ public final class Lives {
                     SeasonBrief then = on(day);
                     one.meant = Math.min(freeNucs(one, day),
                             new Ahead(then, supply, wanted(then), all, draws(day)).place(itself, day));
+                    if (!one.isNew) {
+                        hanging.place(day, Math.min(one.meant, ripe));
+                    }
                 }
             }
         }
@@ -250,7 +254,7 @@ public final class Lives {
             int taken = living.stream().filter(one -> one.isNew && one.kind == SupplyKind.QUEENS && one.placed
                     && one != itself && !day.isAfter(timing.keepsUntil(one.kind, one.batch.graftDay())))
                     .mapToInt(one -> one.nucs(day)).sum();
-            return Math.max(0, brief.means().freeNucs(itself.isNew ? day : day.minusDays(1)) - taken);
+            return Math.max(0, (itself.isNew ? brief.means().freeNucs(day) : hanging.left(day)) - taken);
         }
 
         /** Each on its day, and what is missing of it then as it comes, while the customer waits: that is wanting to those after it. */

@@ -2,6 +2,7 @@ package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
 import java.util.Optional;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.demand.SupplyKind;
@@ -24,9 +25,9 @@ public record Stock(RunningBatch batch, SupplyKind kind, int meant, boolean plan
         return batch.graftDay();
     }
 
-    /** Whether its cells, for queens, hang no longer with the builder. */
+    /** Whether its cells, for queens, hang no longer with the builder: some are given a day before they are ripe, and then it is known where. */
     boolean isPlaced(LocalDate ripeOn, LocalDate today) {
-        return batch.passed().contains(LossStep.EMERGENCE)
-                || batch.passed().contains(LossStep.SOUND) && !ripeOn.isAfter(today);
+        return batch.passed().contains(LossStep.EMERGENCE) || batch.passed().contains(LossStep.SOUND)
+                && (!ripeOn.isAfter(today) || batch.around().get(Circumstance.YARD).isPresent());
     }
 }

@@ -14,6 +14,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Around;
+import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.Crew;
 import vividcrown.core.season.Means;
@@ -166,6 +167,25 @@ class WeekAheadTest {
         assertThat(placed(untold.with(told))).containsExactly(19, 5);
         assertThat(placed(brief(forty, 25, Crew.EVERY_DAY, batch(-7, 20, TAKEN), batch(-12, 10, Draws.WAY))))
                 .as("what stands in nucs is told by whoever asks").containsExactly(19);
+    }
+
+    /** Cells may be given from the ninth day on (common practice): they stand in nucs that are taken, and are not to be given again. */
+    @Test
+    void cells_that_were_given_a_day_early_hang_no_longer() {
+        List<Demand> five = List.of(order("A", Product.MATED_QUEENS, 5, 20, 24));
+        RunningBatch given = new RunningBatch("given", Optional.empty(), day(-9), 12,
+                List.of(LossStep.TAKE, LossStep.SOUND), Around.NOTHING_KNOWN.with(Circumstance.YARD, "Alm"));
+        SeasonBrief brief = brief(five, 0, Crew.EVERY_DAY, given);
+        assertThat(places(brief)).isEmpty();
+        assertThat(ifNothingMore(brief)).isGreaterThan(0.8);
+    }
+
+    /** Of two batches that ripen one after the other the odds with planning again count each nuc once too. */
+    @Test
+    void a_life_places_no_two_cells_in_one_nuc() {
+        List<Demand> twelve = List.of(order("A", Product.MATED_QUEENS, 12, 16, 20));
+        SeasonBrief brief = brief(twelve, 10, Crew.EVERY_DAY, batch(-6, 20, TAKEN), batch(-7, 20, TAKEN));
+        assertThat(Lives.odds(brief, 20).chances().get("A")).isZero();
     }
 
     private static List<Integer> placed(SeasonBrief brief) {
