@@ -169,6 +169,24 @@ class WeekAheadTest {
                 .as("what stands in nucs is told by whoever asks").containsExactly(19);
     }
 
+    /** Eighteen are short in three days and wait: what comes in a fortnight goes to them first (common practice), so the next order wants more of its own. */
+    @Test
+    void more_is_grafted_for_an_order_that_stands_behind_whoever_waits() {
+        Demand first = order("first", Product.MATED_QUEENS, 60, -2, 3);
+        Demand second = order("second", Product.MATED_QUEENS, 20, 24, 28);
+        RunningBatch laying = batch(-34, 42, Draws.WAY);
+        RunningBatch hanging = batch(-9, 20, List.of(LossStep.TAKE, LossStep.SOUND));
+        int behind = place(brief(List.of(first, second), 200, Crew.EVERY_DAY, laying, hanging));
+        int alone = place(brief(List.of(second), 200, Crew.EVERY_DAY, laying, hanging));
+        int whole = place(brief(List.of(first.of(42), second), 200, Crew.EVERY_DAY, laying, hanging));
+        assertThat(behind).isGreaterThan(alone + 4);
+        assertThat(whole).isLessThan(behind);
+    }
+
+    private static int place(SeasonBrief brief) {
+        return grafts(brief).stream().mapToInt(WeekAhead.Grafts::place).sum();
+    }
+
     /** Cells may be given from the ninth day on (common practice): they stand in nucs that are taken, and are not to be given again. */
     @Test
     void cells_that_were_given_a_day_early_hang_no_longer() {
