@@ -1,10 +1,12 @@
 package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.RunningBatch;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
 
 /**
@@ -23,6 +25,11 @@ public record Stock(RunningBatch batch, SupplyKind kind, int meant, boolean plan
 
     LocalDate graft() {
         return batch.graftDay();
+    }
+
+    /** Its line if somebody asks for it by name: of any other it does not matter where they mate. */
+    Optional<String> lineAsked(List<Demand> demands) {
+        return line().filter(_ -> demands.stream().anyMatch(one -> one.line().equals(line())));
     }
 
     /** Whether its cells, for queens, hang no longer with the builder: some are given a day before they are ripe, and then it is known where. */

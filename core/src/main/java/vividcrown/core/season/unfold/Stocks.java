@@ -6,7 +6,6 @@ import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import vividcrown.core.season.RunningBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -51,9 +50,8 @@ final class Stocks {
         if (stock.isPlaced(ripeOn, brief.today())) {
             return stock;
         }
-        Optional<String> asked = stock.line()
-                .filter(line -> brief.demands().stream().anyMatch(one -> one.line().equals(Optional.of(line))));
-        int there = Math.min(nucs.left(ripeOn), brief.means().freeNucs(ripeOn.minusDays(1), asked));
+        int there = Math.min(nucs.left(ripeOn),
+                brief.means().freeNucs(ripeOn.minusDays(1), stock.lineAsked(brief.demands())));
         int place = Math.min(there, stock.meant());
         nucs.place(ripeOn, place);
         return new Stock(stock.batch(), stock.kind(), place, stock.planned());

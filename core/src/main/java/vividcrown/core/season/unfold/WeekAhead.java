@@ -391,8 +391,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                             : supply.rate(step, stock.graft(), stock.batch().around()).mean();
                 }
                 int cells = (int) Math.round(ripe);
-                boolean lineAsked = stock.line().isPresent()
-                        && brief.demands().stream().anyMatch(one -> one.line().equals(stock.line()));
+                boolean lineAsked = stock.lineAsked(brief.demands()).isPresent();
                 Set<String> where = lineAsked
                         ? Means.names(brief.means().yardsFor(stock.line()))
                         : Means.names(brief.means().yards());
