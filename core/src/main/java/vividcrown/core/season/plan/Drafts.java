@@ -181,7 +181,10 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
         SeasonModel.Solution known = Stream.concat(Stream.of(near(near, before.solution().choices())),
                 asBefore(near, effort).stream()).min(Comparator.comparingDouble(SeasonModel.Solution::cost))
                 .orElseThrow();
-        double bound = DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort).bound();
+        // what an order costs that does not hold is far beyond any bound that the days tell
+        double bound = before.allHold()
+                ? DaysInTurn.of(brief(), groups(), ways, classes, known.cost(), effort).bound()
+                : 0;
         return model(near, known).solve(bound, effort, watch)
                 // what was not looked at may be cheaper: of that nothing is known but what the days say
                 .map(solution -> fitted(ways, solution.boundedBy(bound)));
@@ -192,11 +195,15 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
      */
     Optional<Draft> polished(Draft before, Effort effort, SolveWatch watch) {
         List<List<Recipe>> ways = book.of(there(before), RecipeFinder.LATE_BY, before.solution().choices());
-        Set<LocalDate> days = before.batches().stream().map(PlannedBatch::day).collect(Collectors.toSet());
-        List<List<Recipe>> near = nearTo(days, before, ways);
+        List<List<Recipe>> near = near(before, ways);
         return model(near, near(near, before.solution().choices())).solve(0, effort, watch)
                 // what was not looked at may be cheaper
                 .map(solution -> fitted(ways, solution.boundedBy(0)));
+    }
+
+    /** Of these whatever leaves those that hold in the draft on its days. */
+    static List<List<Recipe>> near(Draft before, List<List<Recipe>> ways) {
+        return nearTo(before.batches().stream().map(PlannedBatch::day).collect(Collectors.toSet()), before, ways);
     }
 
     private static List<List<Recipe>> nearTo(Set<LocalDate> days, Draft before, List<List<Recipe>> ways) {

@@ -15,7 +15,8 @@ import java.util.concurrent.TimeUnit;
 /**
  * Has the solver search for the cheapest: two searches side by side, each of one thread and of a counted effort, so that the same model gives the
  * same answer on every machine and however busy it is. The first branches as the solver usually does, the second by the linear bound: on seasons
- * that are short of something the one finds the better plans, the other the better bounds.
+ * that are short of something the one finds the better plans, the other the better bounds. With hardly any time only the first is asked: a bound
+ * worth telling takes longer.
  */
 final class Searching {
 
@@ -25,7 +26,7 @@ final class Searching {
     /** A plan that costs no more than the bound but for this share is proven. */
     private static final double GAP = 0.0001;
 
-    /** What both found so far: told when it gets better. */
+    /** What was found so far: told when it gets better. */
     private static final class Progress {
         private final SolveWatch watch;
         private int plans;
@@ -76,9 +77,10 @@ final class Searching {
     /** @param atLeast what any plan costs, as is known before */
     static Best solve(CpModel model, double atLeast, Effort effort, SolveWatch watch) {
         Progress progress = new Progress(watch, atLeast);
-        List<CpSolver> solvers = WAYS.stream().map(way -> solver(way, effort)).toList();
+        List<CpSolver> solvers = (effort.isLeast() ? WAYS.subList(0, 1) : WAYS).stream()
+                .map(way -> solver(way, effort)).toList();
         List<Ended> ended;
-        try (ScheduledExecutorService threads = Executors.newScheduledThreadPool(WAYS.size() + 1)) {
+        try (ScheduledExecutorService threads = Executors.newScheduledThreadPool(solvers.size() + 1)) {
             threads.scheduleAtFixedRate(() -> {
                 if (watch.isStopped() || progress.isProven()) {
                     solvers.forEach(CpSolver::stopSearch);
@@ -104,8 +106,12 @@ final class Searching {
     private static CpSolver solver(SearchBranching way, Effort effort) {
         CpSolver solver = new CpSolver();
         solver.getParameters().setMaxTimeInSeconds(effort.seconds()).setMaxDeterministicTime(effort.steps())
-                .setNumWorkers(1).setLinearizationLevel(2).setSearchBranching(way).setRandomSeed(1)
-                .setRelativeGapLimit(GAP);
+                .setNumWorkers(1).setLinearizationLevel(effort.isLeast() ? 1 : 2).setSearchBranching(way)
+                .setRandomSeed(1).setRelativeGapLimit(GAP);
+        if (effort.isLeast()) {
+            // what it takes to look for builders that may change places is not won back in so short a search
+            solver.getParameters().setSymmetryLevel(0);
+        }
         return solver;
     }
 

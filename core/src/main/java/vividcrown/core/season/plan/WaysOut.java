@@ -3,14 +3,16 @@ package vividcrown.core.season.plan;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import vividcrown.core.rearing.BuilderSchool;
@@ -39,6 +41,7 @@ final class WaysOut {
     private static final int MOST_NOES = 6;
     /** Of an order, the largest first. */
     private static final List<Double> PARTS = List.of(0.75, 0.5, 0.25, 0.1);
+    private static final int ASKED_AT_ONCE = 2;
     private static final int BUILDERS_THOUGHT_OF = 8;
     private static final int THEIR_LOAD = 30;
     private static final Set<Relaxation> TRIED = EnumSet.of(Relaxation.NUCS, Relaxation.BUILDERS, Relaxation.HOURS,
@@ -68,16 +71,25 @@ final class WaysOut {
     List<SeasonPlan.WayOut> all() {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
         open.forEach(at -> ways.addAll(ofItself(at)));
-        for (Relaxation kind : TRIED) {
-            if (mayAsk()) {
-                ways.addAll(withMore(kind));
-            }
-        }
-        ways.addAll(fewer(ways));
-        ways.addAll(noes());
+        List<Supplier<List<SeasonPlan.WayOut>>> questions = new ArrayList<>();
+        TRIED.forEach(kind -> questions.add(() -> withMore(kind)));
+        promisedNothing(ways).forEach(demand -> questions.add(() -> fewer(demand)));
+        noes().forEach(demand -> questions.add(() -> without(demand)));
+        ways.addAll(answered(questions));
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> way.loses().size() - way.helps().size())
                 .thenComparing(SeasonPlan.WayOut::kind).thenComparing(way -> String.join(" ", way.helps())));
         return ways.stream().distinct().toList();
+    }
+
+    /** Some are asked at once; while there is time, the first before the others. */
+    private List<SeasonPlan.WayOut> answered(List<Supplier<List<SeasonPlan.WayOut>>> questions) {
+        try (ExecutorService threads = Executors.newFixedThreadPool(ASKED_AT_ONCE)) {
+            List<CompletableFuture<List<SeasonPlan.WayOut>>> answers = questions.stream()
+                    .map(question -> CompletableFuture
+                            .supplyAsync(() -> mayAsk() ? question.get() : List.<SeasonPlan.WayOut>of(), threads))
+                    .toList();
+            return answers.stream().flatMap(answer -> answer.join().stream()).toList();
+        }
     }
 
     private boolean mayAsk() {
@@ -85,7 +97,11 @@ final class WaysOut {
     }
 
     private Optional<SeasonModel.Solution> solved(SeasonModel model) {
-        return model.tried(Effort.of(mostSeconds, FOR_EACH, deadline), watch);
+        return model.tried(effort(), watch);
+    }
+
+    private Effort effort() {
+        return Effort.of(mostSeconds, FOR_EACH, deadline);
     }
 
     // --- what the plan itself shows ----------------------------------------------------------------------------------
@@ -155,7 +171,9 @@ final class WaysOut {
     private List<SeasonPlan.WayOut> withMore(Relaxation kind) {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
         Drafts more = more(kind);
-        List<List<Recipe>> recipes = recipes(kind, more);
+        List<List<Recipe>> recipes = effort().isLeast()
+                ? Drafts.near(draft, recipes(kind, more))
+                : recipes(kind, more);
         Optional<SeasonPlan.WayOut> together = tried(kind, more, recipes);
         together.ifPresent(ways::add);
         boolean several = together.filter(way -> way.amount() > 1 && way.helps().size() > 1).isPresent();
@@ -246,31 +264,30 @@ final class WaysOut {
                 : Sentence.of("plan.wayOut.NUCS.at", amount, String.join(", ", gains), String.join(", ", where));
     }
 
-    /** Of orders of which nothing can be promised as they stand, a part: the largest that is kept without anybody losing by it. */
-    private List<SeasonPlan.WayOut> fewer(List<SeasonPlan.WayOut> told) {
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        for (int at : open) {
-            for (Demand demand : drafts.groups().get(at).demands()) {
-                boolean known = told.stream()
-                        .anyMatch(way -> way.kind() == Relaxation.FEWER && way.helps().contains(demand.id()));
-                if (!known && draft.daysLate(demand) == 0 && drafts.book().lineIsThere(drafts.groups().get(at))
-                        && drafts.book().yardIsThere(drafts.groups().get(at))) {
-                    PARTS.stream().map(part -> (int) (demand.count() * part)).filter(count -> count > 0).distinct()
-                            .filter(count -> mayAsk() && holdsAs(demand, count)).findFirst()
-                            .ifPresent(count -> ways.add(told(Relaxation.FEWER, count, demand,
-                                    Sentence.of("plan.wayOut.FEWER", count, demand.count(), demand.id(),
-                                            percent(demand)))));
-                }
-            }
-        }
-        return ways;
+    /** Of which nothing can be promised as they stand, not even a part. */
+    private List<Demand> promisedNothing(List<SeasonPlan.WayOut> told) {
+        return open.stream().map(at -> drafts.groups().get(at))
+                .filter(group -> drafts.book().lineIsThere(group) && drafts.book().yardIsThere(group))
+                .flatMap(group -> group.demands().stream()).filter(demand -> draft.daysLate(demand) == 0)
+                .filter(demand -> told.stream().noneMatch(
+                        way -> way.kind() == Relaxation.FEWER && way.helps().contains(demand.id())))
+                .toList();
+    }
+
+    /** The largest part that is kept without anybody losing by it. */
+    private List<SeasonPlan.WayOut> fewer(Demand demand) {
+        return PARTS.stream().map(part -> (int) (demand.count() * part)).filter(count -> count > 0).distinct()
+                .filter(count -> mayAsk() && holdsAs(demand, count)).findFirst().stream()
+                .map(count -> told(Relaxation.FEWER, count, demand, Sentence.of("plan.wayOut.FEWER", count,
+                        demand.count(), demand.id(), percent(demand))))
+                .toList();
     }
 
     private boolean holdsAs(Demand demand, int count) {
         Drafts with = drafts.with(demand.of(count));
         List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
                 draft.solution().choices());
-        return with.tried(recipes, draft.solution(), Effort.of(mostSeconds, FOR_EACH, deadline), watch)
+        return with.tried(recipes, draft.solution(), effort(), watch)
                 .filter(then -> then.states().entrySet().stream()
                         .allMatch(one -> one.getKey().id().equals(demand.id())
                                 ? one.getValue() == Promise.State.HOLDS
@@ -280,37 +297,29 @@ final class WaysOut {
 
     // --- a no ----------------------------------------------------------------------------------------------------------
 
-    /** Without one order others may hold: those are thought of that are worth less than what is gained. */
-    private List<SeasonPlan.WayOut> noes() {
-        Map<String, Integer> worth = new LinkedHashMap<>();
-        drafts.brief().demands().forEach(one -> worth.put(one.id(), one.count() * (4 - one.priority())));
-        Set<String> asOpen = new HashSet<>();
-        open.forEach(at -> drafts.groups().get(at).demands().forEach(one -> asOpen.add(one.id())));
-        int most = asOpen.stream().mapToInt(id -> Objects.requireNonNull(worth.get(id))).sum();
-        List<Demand> thoughtOf = drafts.brief().demands().stream()
-                .filter(one -> Objects.requireNonNull(worth.get(one.id())) < most)
-                .sorted(Comparator.comparingInt(one -> Objects.requireNonNull(worth.get(one.id()))))
-                .limit(MOST_NOES).toList();
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        for (Demand demand : thoughtOf) {
-            if (mayAsk()) {
-                without(demand).filter(way -> way.helps().stream()
-                        .mapToInt(id -> Objects.requireNonNull(worth.get(id)))
-                        .sum() > Objects.requireNonNull(worth.get(demand.id())))
-                        .ifPresent(ways::add);
-            }
-        }
-        return ways;
+    /** Orders that are worth less than what does not hold: without one of them others may. */
+    private List<Demand> noes() {
+        int most = open.stream().flatMap(at -> drafts.groups().get(at).demands().stream()).mapToInt(WaysOut::worth)
+                .sum();
+        return drafts.brief().demands().stream().filter(one -> worth(one) < most)
+                .sorted(Comparator.comparingInt(WaysOut::worth)).limit(MOST_NOES).toList();
     }
 
-    private Optional<SeasonPlan.WayOut> without(Demand demand) {
-        return Without.of(drafts, draft, demand, Effort.of(mostSeconds, FOR_EACH, deadline), watch)
-                .filter(asked -> !asked.gains().isEmpty()).map(asked -> {
+    private static int worth(Demand demand) {
+        return demand.count() * (4 - demand.priority());
+    }
+
+    /** What a no would be a way out for, if that is worth more. */
+    private List<SeasonPlan.WayOut> without(Demand demand) {
+        return Without.of(drafts, draft, demand, effort(), watch).stream()
+                .filter(asked -> drafts.brief().demands().stream().filter(one -> asked.gains().contains(one.id()))
+                        .mapToInt(WaysOut::worth).sum() > worth(demand))
+                .map(asked -> {
                     List<String> loses = new ArrayList<>(List.of(demand.id()));
                     loses.addAll(asked.loses());
                     return SeasonPlan.WayOut.of(Relaxation.SAY_NO, demand.count(), asked.gains(), loses,
                             -asked.hours(), Sentence.of("plan.wayOut.SAY_NO", demand.id(), demand.count(),
                                     String.join(", ", asked.gains())));
-                });
+                }).toList();
     }
 }
