@@ -1,8 +1,10 @@
 package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
+import java.time.Month;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
@@ -102,6 +104,7 @@ final class LivedSeason {
 
     private final SeasonBrief brief;
     private final SplittableRandom random;
+    private final boolean told;
     /** Of each step, on all days of this season. */
     private final double[] own = new double[Draws.WAY.size()];
     private final List<Batch> batches = new ArrayList<>();
@@ -115,7 +118,13 @@ final class LivedSeason {
 
     /** @param poorer quantile at which every rate lies instead of being drawn; 0 to draw it */
     LivedSeason(SeasonBrief brief, long seed, double poorer) {
+        this(brief, seed, poorer, false);
+    }
+
+    /** @param told whether whoever decides knows the operation's own shares from the first day, and so only days are luck */
+    LivedSeason(SeasonBrief brief, long seed, double poorer, boolean told) {
         this.brief = brief;
+        this.told = told;
         this.random = new SplittableRandom(seed);
         this.today = brief.today();
         UniformRandomProvider source = random.split()::nextLong;
@@ -356,7 +365,23 @@ final class LivedSeason {
     SeasonRates counted() {
         int seen = batches.stream()
                 .mapToInt(batch -> (int) Math.min(MATED_SEEN, ChronoUnit.DAYS.between(batch.graft, today))).sum();
-        return counted.computeIfAbsent(seen, _ -> reckoned());
+        return told
+                ? counted.computeIfAbsent(0, _ -> asTold())
+                : counted.computeIfAbsent(seen, _ -> reckoned());
+    }
+
+    /** As sure as a hundred counted batches of a thousand in each month make it. */
+    private SeasonRates asTold() {
+        Map<LossStep, StepOdds> steps = new EnumMap<>(LossStep.class);
+        for (LossStep step : Draws.WAY) {
+            int came = (int) Math.round(1_000 * own[Draws.WAY.indexOf(step)]);
+            steps.put(step, StepOdds.learnt(step.prior(), Stream.of(Month.MAY, Month.JUNE, Month.JULY, Month.AUGUST)
+                    .map(month -> new StepOdds.Batch(
+                            Around.NOTHING_KNOWN.with(Circumstance.MONTH, month.name()),
+                            new StepOdds.Count(1_000, came)))
+                    .flatMap(batch -> Collections.nCopies(100, batch).stream()).toList()));
+        }
+        return new SeasonRates(steps);
     }
 
     private SeasonRates reckoned() {

@@ -45,6 +45,20 @@ class UnfoldBench {
         assertThat(SEASONS).isPositive();
     }
 
+    /** How much of a poor season is that nobody knows how poor it is: the same where all own shares are known from the first day. */
+    @Test
+    void a_poor_season_that_is_known_to_be_poor() {
+        System.out.printf("%npoor season, own shares known, %d times with each of two seeds%n", SEASONS);
+        for (double safety : new double[]{0.2, 0.6, 1}) {
+            tell("poor, known", "Mondays +%.0f %% 40 d".formatted(100 * safety), new Keepers.Mondays(safety, 40));
+        }
+        for (double late : new double[]{2_400, 7_200}) {
+            tell("poor, known", "program, an order worth %.0f h".formatted(late / 60),
+                    new Keepers.Program(new SeasonWorth(60, late, 20, 0.2), TWICE, 48));
+        }
+        assertThat(SEASONS).isPositive();
+    }
+
     /** What is said in May of each order, against how often it was kept when the season was lived. */
     @Test
     void stated_odds() {
@@ -106,7 +120,9 @@ class UnfoldBench {
         return LongStream.range(firstSeed, firstSeed + SEASONS).parallel()
                 .mapToObj(seed -> new LivedSeason(season.equals("scarce")
                         ? Seasons.random(8, 3, 240, seed).with(Seasons.random(8, 3, 90, seed).means())
-                        : Seasons.random(8, 4, 240, seed), seed * 7L, season.equals("poor") ? 0.05 : 0).live(keeper))
+                        : Seasons.random(8, 4, 240, seed), seed * 7L, season.startsWith("poor") ? 0.05 : 0,
+                        season.endsWith("known"))
+                        .live(keeper))
                 .toList();
     }
 

@@ -15,7 +15,7 @@ import vividcrown.core.reading.Reading;
 import vividcrown.core.reading.Sign;
 
 /** The proofs against colonies simulated day by day, whose truth is known. */
-class BroodProverProperties {
+class BroodProverPropertiesTest {
 
     private static LocalDate day(int number) {
         return SimulatedColony.START.plusDays(number);
@@ -41,7 +41,7 @@ class BroodProverProperties {
         }
         for (Laying laying : proof.layings()) {
             LocalDate from = laying.firstEgg().earliest().orElse(LocalDate.MIN);
-            List<LocalDate> within = colony.laid.stream().map(BroodProverProperties::day)
+            List<LocalDate> within = colony.laid.stream().map(BroodProverPropertiesTest::day)
                     .filter(laid -> !laid.isBefore(from) && !laid.isAfter(laying.lastEgg().latest())).toList();
             assertThat(within).isNotEmpty();
             assertThat(laying.firstEgg().contains(within.getFirst())).as("%s in %s", within, laying).isTrue();
@@ -74,9 +74,10 @@ class BroodProverProperties {
                 laid.add(one);
             }
         }
-        return colony.readings.stream().allMatch(reading -> reading.seen().stream().filter(BroodProverProperties::isOf)
-                .allMatch(sign -> laid.stream()
-                        .anyMatch(one -> looks(reading.day().toEpochDay() - one.toEpochDay()).contains(sign))));
+        return colony.readings.stream()
+                .allMatch(reading -> reading.seen().stream().filter(BroodProverPropertiesTest::isOf)
+                        .allMatch(sign -> laid.stream()
+                                .anyMatch(one -> looks(reading.day().toEpochDay() - one.toEpochDay()).contains(sign))));
     }
 
     private static boolean mayHaveLaid(List<Reading> readings, LocalDate laid) {
