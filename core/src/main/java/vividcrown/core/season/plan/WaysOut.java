@@ -12,6 +12,7 @@ import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -49,6 +50,7 @@ final class WaysOut {
 
     private final Drafts drafts;
     private final Draft draft;
+    private final AtomicBoolean interrupted = new AtomicBoolean();
     private final SolveWatch watch;
     private final Deadline deadline;
     private final double mostSeconds;
@@ -59,7 +61,7 @@ final class WaysOut {
     WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds) {
         this.drafts = drafts;
         this.draft = draft;
-        this.watch = SolveWatch.silent(watch::isStopped);
+        this.watch = SolveWatch.silent(() -> interrupted.get() || watch.isStopped());
         this.deadline = deadline;
         this.mostSeconds = mostSeconds;
         this.before = draft.states();
@@ -88,7 +90,7 @@ final class WaysOut {
                     .map(question -> CompletableFuture
                             .supplyAsync(() -> mayAsk() ? question.get() : List.<SeasonPlan.WayOut>of(), threads))
                     .toList();
-            return answers.stream().flatMap(answer -> answer.join().stream()).toList();
+            return answers.stream().flatMap(answer -> Awaited.of(answer, interrupted).stream()).toList();
         }
     }
 
