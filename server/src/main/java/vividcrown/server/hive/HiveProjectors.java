@@ -1,5 +1,6 @@
 package vividcrown.server.hive;
 
+import jakarta.persistence.EntityManager;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -29,6 +30,15 @@ final class HiveProjectors {
     private HiveProjectors() {
     }
 
+    /** A row that is known to be new need not be looked for first: of a thousand frames that come in at once each was. */
+    private static <T> void write(T row, boolean isKnown, EntityManager entities) {
+        if (isKnown) {
+            entities.merge(row);
+        } else {
+            entities.persist(row);
+        }
+    }
+
     /** Where each box is. */
     @Component
     @Order(20)
@@ -38,10 +48,12 @@ final class HiveProjectors {
 
         private final HiveBoxTable boxes;
         private final Contradictions contradictions;
+        private final EntityManager entities;
 
-        OfBoxes(HiveBoxTable boxes, Contradictions contradictions) {
+        OfBoxes(HiveBoxTable boxes, Contradictions contradictions, EntityManager entities) {
             this.boxes = boxes;
             this.contradictions = contradictions;
+            this.entities = entities;
         }
 
         @Override
@@ -51,11 +63,13 @@ final class HiveProjectors {
 
         @Override
         public void project(Map<UUID, List<Entry>> records) {
+            Set<UUID> known = existing(records.keySet());
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             records.forEach((id, record) -> {
                 BoxFold.Folded folded = BoxFold.fold(id, record);
                 clashes.put(id, folded.contradictions());
-                folded.standing().ifPresentOrElse(standing -> boxes.save(new HiveBoxRow(id, standing)),
+                folded.standing().ifPresentOrElse(
+                        standing -> write(new HiveBoxRow(id, standing), known.contains(id), entities),
                         () -> boxes.deleteAllByIdInBatch(List.of(id)));
             });
             boxes.flush();
@@ -83,10 +97,12 @@ final class HiveProjectors {
 
         private final HiveTable hives;
         private final Contradictions contradictions;
+        private final EntityManager entities;
 
-        OfHives(HiveTable hives, Contradictions contradictions) {
+        OfHives(HiveTable hives, Contradictions contradictions, EntityManager entities) {
             this.hives = hives;
             this.contradictions = contradictions;
+            this.entities = entities;
         }
 
         @Override
@@ -110,7 +126,7 @@ final class HiveProjectors {
                     HiveRow hive = rows.getOrDefault(id, new HiveRow(id));
                     hive.write(state);
                     codes.add(state.code());
-                    hives.save(hive);
+                    write(hive, rows.containsKey(id), entities);
                 }, () -> hives.deleteAllByIdInBatch(List.of(id)));
             });
             hives.flush();
@@ -155,11 +171,13 @@ final class HiveProjectors {
         private final Frames frames;
         private final HiveBoxTable boxes;
         private final Contradictions contradictions;
+        private final EntityManager entities;
 
-        OfFrames(Frames frames, HiveBoxTable boxes, Contradictions contradictions) {
+        OfFrames(Frames frames, HiveBoxTable boxes, Contradictions contradictions, EntityManager entities) {
             this.frames = frames;
             this.boxes = boxes;
             this.contradictions = contradictions;
+            this.entities = entities;
         }
 
         @Override
@@ -169,14 +187,16 @@ final class HiveProjectors {
 
         @Override
         public void project(Map<UUID, List<Entry>> records) {
-            Set<UUID> looked = frames.findAllById(records.keySet()).stream().flatMap(frame -> frame.boxId().stream())
-                    .collect(Collectors.toSet());
+            List<Frame> before = frames.findAllById(records.keySet());
+            Set<UUID> known = before.stream().map(Frame::id).collect(Collectors.toSet());
+            Set<UUID> looked = before.stream().flatMap(frame -> frame.boxId().stream()).collect(Collectors.toSet());
             Map<UUID, List<Contradiction>> clashes = new HashMap<>();
             records.forEach((id, record) -> {
                 FrameFold.Folded folded = FrameFold.fold(id, record);
                 clashes.put(id, folded.contradictions());
                 folded.last().ifPresentOrElse(stay -> {
-                    Frame frame = frames.save(new Frame(id, stay));
+                    Frame frame = new Frame(id, stay);
+                    write(frame, known.contains(id), entities);
                     frame.boxId().ifPresent(looked::add);
                 }, () -> frames.deleteAllByIdInBatch(List.of(id)));
             });

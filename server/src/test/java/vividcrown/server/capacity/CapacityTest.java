@@ -13,11 +13,13 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
 /** Strangers cannot burn the machine. */
 @ExtendWith(Application.class)
+@Isolated("it fills the whole queue, and measures")
 class CapacityTest {
 
     private static final long PATIENCE_MILLISECONDS = 60_000;

@@ -14,12 +14,14 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import javax.sql.DataSource;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
 /** Connections are cut again and again while somebody records. */
 @ExtendWith(Application.class)
+@Isolated("it cuts the connections of all")
 class FailingDatabaseTest {
 
     private static final int ENTRIES = 20;

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import vividcrown.server.demo.DemoOperation;
 import vividcrown.server.operation.CurrentOperation;
@@ -15,6 +16,7 @@ import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
 @ExtendWith(Application.class)
+@Isolated("it counts the sessions of all")
 class PersonTest {
 
     private final Application.Running application;

@@ -12,6 +12,7 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import tools.jackson.databind.JsonNode;
 import vividcrown.server.operation.CurrentOperation;
@@ -19,6 +20,7 @@ import vividcrown.server.support.Application;
 import vividcrown.server.support.Client;
 
 @ExtendWith(Application.class)
+@Isolated("it fills the whole queue")
 class SeasonTest {
 
     private final Application.Running application;
