@@ -11,7 +11,6 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicBoolean;
 
 /**
  * Has the solver search for the cheapest: two searches side by side, each of one thread and of a counted effort, so that the same model gives the
@@ -80,11 +79,11 @@ final class Searching {
         Progress progress = new Progress(watch, atLeast);
         List<CpSolver> solvers = (effort.isLeast() ? WAYS.subList(0, 1) : WAYS).stream()
                 .map(way -> solver(way, effort)).toList();
-        AtomicBoolean interrupted = new AtomicBoolean();
+        Awaiting awaiting = new Awaiting();
         List<Ended> ended;
         try (ScheduledExecutorService threads = Executors.newScheduledThreadPool(solvers.size() + 1)) {
             threads.scheduleAtFixedRate(() -> {
-                if (watch.isStopped() || interrupted.get() || progress.isProven()) {
+                if (watch.isStopped() || awaiting.isInterrupted() || progress.isProven()) {
                     solvers.forEach(CpSolver::stopSearch);
                 }
             }, LOOKED_AFTER_EVERY_MILLIS / 2, LOOKED_AFTER_EVERY_MILLIS, TimeUnit.MILLISECONDS);
@@ -94,7 +93,7 @@ final class Searching {
                 return CompletableFuture.supplyAsync(() -> new Ended(solver, solver.solve(own, telling(progress))),
                         threads);
             }).toList();
-            ended = searches.stream().map(search -> Awaited.of(search, interrupted)).toList();
+            ended = searches.stream().map(awaiting::of).toList();
             threads.shutdownNow();
         }
         Ended best = ended.stream().min(Comparator.comparingDouble(Ended::cost)).orElseThrow();

@@ -12,7 +12,6 @@ import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -50,7 +49,7 @@ final class WaysOut {
 
     private final Drafts drafts;
     private final Draft draft;
-    private final AtomicBoolean interrupted = new AtomicBoolean();
+    private final Awaiting awaiting = new Awaiting();
     private final SolveWatch watch;
     private final Deadline deadline;
     private final double mostSeconds;
@@ -61,7 +60,7 @@ final class WaysOut {
     WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds) {
         this.drafts = drafts;
         this.draft = draft;
-        this.watch = SolveWatch.silent(() -> interrupted.get() || watch.isStopped());
+        this.watch = SolveWatch.silent(() -> awaiting.isInterrupted() || watch.isStopped());
         this.deadline = deadline;
         this.mostSeconds = mostSeconds;
         this.before = draft.states();
@@ -90,7 +89,7 @@ final class WaysOut {
                     .map(question -> CompletableFuture
                             .supplyAsync(() -> mayAsk() ? question.get() : List.<SeasonPlan.WayOut>of(), threads))
                     .toList();
-            return answers.stream().flatMap(answer -> Awaited.of(answer, interrupted).stream()).toList();
+            return answers.stream().flatMap(answer -> awaiting.of(answer).stream()).toList();
         }
     }
 
@@ -173,9 +172,8 @@ final class WaysOut {
     private List<SeasonPlan.WayOut> withMore(Relaxation kind) {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
         Drafts more = more(kind);
-        List<List<Recipe>> recipes = effort().isLeast()
-                ? Drafts.near(draft, recipes(kind, more))
-                : recipes(kind, more);
+        List<List<Recipe>> all = recipes(kind, more);
+        List<List<Recipe>> recipes = effort().isLeast() ? Drafts.near(draft, all) : all;
         Optional<SeasonPlan.WayOut> together = tried(kind, more, recipes);
         together.ifPresent(ways::add);
         boolean several = together.filter(way -> way.amount() > 1 && way.helps().size() > 1).isPresent();
