@@ -18,8 +18,10 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
 
     public static final Crew EVERY_DAY = new Crew(16, Set.of(), Set.of());
 
+    private static final double MOST_HOURS = 400;
+
     public Crew {
-        if (!(hoursADay > 0 && hoursADay <= 400)) {
+        if (!(hoursADay > 0 && hoursADay <= MOST_HOURS)) {
             throw Wrong.of("wrong.Crew", hoursADay);
         }
         daysOff = Set.copyOf(daysOff);
@@ -28,6 +30,11 @@ public record Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> clos
 
     public Crew(double hoursADay, Set<DayOfWeek> daysOff, Set<LocalDate> closed) {
         this(hoursADay, daysOff, closed, Optional.empty());
+    }
+
+    /** The same hands for longer, as far as a day goes. @param more hours a day, 0 or more */
+    public Crew withMore(int more) {
+        return new Crew(Math.min(hoursADay + more, MOST_HOURS), daysOff, closed, grafter);
     }
 
     /** The same hands, working on every day. */

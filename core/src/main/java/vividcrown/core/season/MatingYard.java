@@ -28,6 +28,11 @@ public record MatingYard(String id, int nucs, Means.NucsTaken busy, Optional<Mat
         }
     }
 
+    /** @param more nucs that stand there too, 0 or more */
+    public MatingYard withMore(int more) {
+        return new MatingYard(id, nucs + more, busy, climate, lines, driveMinutes);
+    }
+
     /** Nucs there that nothing that is running takes on that day. */
     public int freeNucs(LocalDate day) {
         return Math.max(0, nucs - busy.on(day));

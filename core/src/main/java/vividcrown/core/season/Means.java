@@ -90,6 +90,21 @@ public record Means(List<BreederQueen> breeders, List<CellBuilder> builders, int
         return new Means(breeders, others, nucs, busyNucs, yards, cages, crew);
     }
 
+    /** @param more places in the incubator, 0 or more */
+    public Means withMoreCages(int more) {
+        return new Means(breeders, builders, nucs, busyNucs, yards, cages + more, crew);
+    }
+
+    /**
+     * @param more mating nucs, 0 or more
+     * @param yard where they stand; none if nobody asks where
+     */
+    public Means withMoreNucs(int more, Optional<MatingYard> yard) {
+        return new Means(breeders, builders, nucs + more, busyNucs,
+                yards.stream().map(one -> yard.equals(Optional.of(one)) ? one.withMore(more) : one).toList(), cages,
+                crew);
+    }
+
     /** Names of yards. */
     public static Set<String> names(List<MatingYard> yards) {
         return yards.stream().map(MatingYard::id).collect(Collectors.toSet());

@@ -39,6 +39,11 @@ public record Demand(String id, Product product, int count, LocalDate from, Loca
         }
     }
 
+    /** The same with another assurance, 0.5–0.999. */
+    public Demand of(double other) {
+        return new Demand(id, product, count, from, until, line, priority, other);
+    }
+
     /** The same of another number. */
     public Demand of(int other) {
         return new Demand(id, product, other, from, until, line, priority, assurance);

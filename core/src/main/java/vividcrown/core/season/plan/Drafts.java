@@ -158,7 +158,8 @@ record Drafts(RecipeBook book, RunningShares running, List<BuilderClass> classes
                 .orElse(chosen);
     }
 
-    private SeasonModel.Solution near(List<List<Recipe>> ways, List<Optional<Recipe>> choices) {
+    /** Each group takes its choice where that fits, the others the cheapest that does. */
+    SeasonModel.Solution near(List<List<Recipe>> ways, List<Optional<Recipe>> choices) {
         return new GreedyStart(brief(), groups(), ways, classes).near(choices);
     }
 

@@ -27,6 +27,8 @@ final class Fitting {
 
     /** A graft of the plan before is not made smaller for so few cups. */
     private static final int NOT_WORTH_A_CHANGE = 4;
+    /** The same sum in another order. */
+    private static final double A_TRIFLE = 1e-6;
 
     private final SeasonBrief brief;
     private final Supply supply;
@@ -131,7 +133,7 @@ final class Fitting {
 
     /** As many cups more as are wanted, or as there is room for in boxes, nucs, cages and hours. */
     private void add(PromiseGroup group, double aim) {
-        int broken = new Workload(brief, supply, batches).breaks().size();
+        double beyond = new Workload(brief, supply, batches).beyond();
         List<PlannedBatch> enough = batches;
         List<List<PlannedBatch>> ways = new ArrayList<>();
         while (chance(group, enough) < aim) {
@@ -144,7 +146,7 @@ final class Fitting {
             enough = new ArrayList<>(now);
             enough.set(at.get(), resized(now.get(at.get()), group, 1));
         }
-        while (!ways.isEmpty() && new Workload(brief, supply, enough).breaks().size() > broken) {
+        while (!ways.isEmpty() && new Workload(brief, supply, enough).beyond() > beyond + A_TRIFLE) {
             enough = ways.removeLast();
         }
         batches = enough;

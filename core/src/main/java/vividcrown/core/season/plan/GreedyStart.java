@@ -256,8 +256,8 @@ final class GreedyStart {
         for (NucsAndCages.Limit limit : Objects.requireNonNull(limits.get(group))) {
             for (LocalDate day : places.days(graft.day(), recipe.delivery()).toList()) {
                 Taken here = new Taken(limit, day);
-                fits &= taken.merge(here, graft.placed(), Integer::sum) <= most.computeIfAbsent(here,
-                        _ -> places.most(limit, day));
+                fits &= taken.merge(here, NucsAndCages.tenths(graft.placed()), Integer::sum) <= NucsAndCages.TENTHS
+                        * most.computeIfAbsent(here, _ -> places.most(limit, day));
             }
         }
         return fits;

@@ -17,6 +17,9 @@ import vividcrown.core.season.demand.PromiseGroup;
  */
 record NucsAndCages(SeasonBrief brief) {
 
+    /** Cells are counted in tenths: of each batch's average a whole one too many would fill a small unit with air. */
+    static final int TENTHS = 10;
+
     /**
      * A limit that some of the grafts count for.
      *
@@ -66,6 +69,11 @@ record NucsAndCages(SeasonBrief brief) {
     Stream<LocalDate> days(LocalDate graft, LocalDate delivery) {
         LocalDate in = graft.plusDays(brief.ripeAfter());
         return in.datesUntil(delivery.isAfter(in) ? delivery : in.plusDays(1));
+    }
+
+    /** Tenths of a place that so many cells take, on average. */
+    static int tenths(double placed) {
+        return (int) Math.round(TENTHS * placed);
     }
 
     /** How many places there are on that day. */

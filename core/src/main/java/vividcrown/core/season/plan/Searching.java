@@ -110,8 +110,9 @@ final class Searching {
                 .setNumWorkers(1).setLinearizationLevel(effort.isLeast() ? 1 : 2).setSearchBranching(way)
                 .setRandomSeed(1).setRelativeGapLimit(GAP);
         if (effort.isLeast()) {
-            // what it takes to look for builders that may change places is not won back in so short a search
-            solver.getParameters().setSymmetryLevel(0);
+            // what it takes to look for builders that may change places, and to try every choice for what follows, is not won back in so
+            // short a search: it may end before a plan is found
+            solver.getParameters().setSymmetryLevel(0).setCpModelProbingLevel(0);
         }
         return solver;
     }

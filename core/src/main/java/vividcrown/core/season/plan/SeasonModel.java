@@ -36,7 +36,7 @@ import vividcrown.core.solver.Solver;
  */
 final class SeasonModel {
 
-    private static final int MOST_EXTRA = 400;
+    static final int MOST_EXTRA = 400;
 
     private final SeasonBrief brief;
     private final PlanCost costs;
@@ -312,15 +312,16 @@ final class SeasonModel {
                     BoolVar take = chosen.get(index).get(option);
                     recipe.grafts().forEach(graft -> places.days(graft.day(), recipe.delivery())
                             .forEach(day -> used.computeIfAbsent(day, _ -> LinearExpr.newBuilder())
-                                    .addTerm(take, graft.placed())));
+                                    .addTerm(take, NucsAndCages.tenths(graft.placed()))));
                 }
             }
         }
-        taken.forEach((limit, byDay) -> byDay.forEach((day, used) -> atMost(used, places.most(limit, day),
+        taken.forEach((limit, byDay) -> byDay.forEach((day, used) -> atMost(used,
+                NucsAndCages.TENTHS * places.most(limit, day),
                 switch (limit.place()) {
                     case NUC -> Relaxation.NUCS;
                     case CAGE -> Relaxation.CAGES;
-                }, 1)));
+                }, NucsAndCages.TENTHS)));
     }
 
     private void hours() {

@@ -132,7 +132,7 @@ public final class SeasonPlanner {
                 : new WaysOut(drafts, draft, watch,
                         new Deadline(Math.max(asked.isOver() ? 0 : asked.secondsLeft(),
                                 Math.min(mostSeconds * FOR_WAYS_OUT, deadline.secondsLeft()))),
-                        mostSeconds).all();
+                        mostSeconds, forTheFirst().isLeast()).all();
         return new SeasonPlan(draft.batches(), new Promises(drafts.book()).of(draft, waysOut),
                 PlanChanges.of(drafts.brief(), draft.batches()), waysOut, drafts.hours(draft), draft.droneStarts(),
                 new YardPlan(drafts.brief(), drafts.supply(), draft.droneStarts()).uses(draft.batches()),

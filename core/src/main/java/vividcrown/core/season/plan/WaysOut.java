@@ -8,10 +8,10 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -19,6 +19,7 @@ import vividcrown.core.rearing.BuilderSchool;
 import vividcrown.core.reason.Sentence;
 import vividcrown.core.season.CellBuilder;
 import vividcrown.core.season.MatingYard;
+import vividcrown.core.season.Means;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.PromiseGroup;
@@ -39,8 +40,8 @@ final class WaysOut {
     private static final double LEAST_PROMISED = 0.5;
     /** Orders said no to for a trial, the least important first. */
     private static final int MOST_NOES = 6;
-    /** Of an order, the largest first. */
-    private static final List<Double> PARTS = List.of(0.75, 0.5, 0.25, 0.1);
+    /** Of an order: the largest is sought to a thirtieth of it. */
+    private static final int PARTS_TRIED = 5;
     private static final int ASKED_AT_ONCE = 2;
     private static final int BUILDERS_THOUGHT_OF = 8;
     private static final int THEIR_LOAD = 30;
@@ -53,16 +54,21 @@ final class WaysOut {
     private final SolveWatch watch;
     private final Deadline deadline;
     private final double mostSeconds;
+    private final boolean quickly;
     private final List<Integer> open;
     private final Map<Demand, Promise.State> before;
 
-    /** @param draft of these, that does not hold altogether */
-    WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds) {
+    /**
+     * @param draft of these, that does not hold altogether
+     * @param quickly whether a part that can be promised will do, though a larger one might be
+     */
+    WaysOut(Drafts drafts, Draft draft, SolveWatch watch, Deadline deadline, double mostSeconds, boolean quickly) {
         this.drafts = drafts;
         this.draft = draft;
         this.watch = SolveWatch.silent(() -> awaiting.isInterrupted() || watch.isStopped());
         this.deadline = deadline;
         this.mostSeconds = mostSeconds;
+        this.quickly = quickly;
         this.before = draft.states();
         this.open = IntStream.range(0, drafts.groups().size()).filter(at -> draft.state(at) != Promise.State.HOLDS)
                 .boxed().toList();
@@ -71,15 +77,31 @@ final class WaysOut {
     /** The most helpful first. */
     List<SeasonPlan.WayOut> all() {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        open.forEach(at -> ways.addAll(ofItself(at)));
         List<Supplier<List<SeasonPlan.WayOut>>> questions = new ArrayList<>();
         TRIED.forEach(kind -> questions.add(() -> withMore(kind)));
-        promisedNothing(ways).forEach(demand -> questions.add(() -> fewer(demand)));
+        open.stream().flatMap(at -> standing(at).stream()).forEach(one -> {
+            if (one.isSure()) {
+                ways.addAll(later(one));
+            } else {
+                questions.addAll(promisedLess(one));
+            }
+        });
         noes().forEach(demand -> questions.add(() -> without(demand)));
         ways.addAll(answered(questions));
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> way.loses().size() - way.helps().size())
-                .thenComparing(SeasonPlan.WayOut::kind).thenComparing(way -> String.join(" ", way.helps())));
-        return ways.stream().distinct().toList();
+                .thenComparing(SeasonPlan.WayOut::kind).thenComparing(SeasonPlan.WayOut::amount)
+                .thenComparing(way -> String.join(" ", way.helps())));
+        List<SeasonPlan.WayOut> told = new ArrayList<>();
+        ways.stream().filter(way -> told.stream().noneMatch(better -> isAsGood(better, way))).forEach(told::add);
+        return told;
+    }
+
+    /** Whether one way helps whomever another helps, costs nobody who does not lose by that, and takes no more of the same. */
+    private static boolean isAsGood(SeasonPlan.WayOut one, SeasonPlan.WayOut other) {
+        boolean lessIsBetter = TRIED.contains(one.kind());
+        return one.kind() == other.kind() && one.helps().containsAll(other.helps())
+                && other.loses().containsAll(one.loses())
+                && (lessIsBetter ? one.amount() <= other.amount() : one.amount() == other.amount());
     }
 
     /** Some are asked at once; while there is time, the first before the others. */
@@ -87,7 +109,7 @@ final class WaysOut {
         try (ExecutorService threads = Executors.newFixedThreadPool(ASKED_AT_ONCE)) {
             List<CompletableFuture<List<SeasonPlan.WayOut>>> answers = questions.stream()
                     .map(question -> CompletableFuture
-                            .supplyAsync(() -> mayAsk() ? question.get() : List.<SeasonPlan.WayOut>of(), threads))
+                            .supplyAsync(question, threads))
                     .toList();
             return answers.stream().flatMap(answer -> awaiting.of(answer).stream()).toList();
         }
@@ -107,47 +129,40 @@ final class WaysOut {
 
     // --- what the plan itself shows ----------------------------------------------------------------------------------
 
-    /** Less sure, fewer, later or bought in: each demand by what comes for its group. */
-    private List<SeasonPlan.WayOut> ofItself(int at) {
-        PromiseGroup group = drafts.groups().get(at);
-        Optional<Recipe> recipe = draft.solution().choices().get(at);
-        Yield all = draft.outcome().of(group).all();
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        int before = 0;
-        for (Demand demand : group.demands()) {
-            int wanted = before + demand.count();
-            double chance = all.atLeast(wanted);
-            boolean sure = Promise.holds(chance, demand.assurance());
-            int daysLate = draft.daysLate(demand);
-            boolean late = daysLate > 0;
-            if (sure && late) {
-                ways.add(told(Relaxation.LATER, daysLate, demand, Sentence.of("plan.wayOut.LATER.one", demand.id(),
-                        recipe.orElseThrow().delivery(), daysLate)));
-            } else if (!sure) {
-                ways.addAll(missing(demand, all, before, chance, late));
-            }
-            before = wanted;
+    /**
+     * How a demand that does not hold stands in the plan.
+     *
+     * @param chance of its whole number
+     * @param surely so many come as surely as wanted, and in time
+     */
+    private record Standing(Demand demand, double chance, int daysLate, int surely) {
+
+        boolean isSure() {
+            return Promise.holds(chance, demand.assurance());
         }
-        return ways;
     }
 
-    private List<SeasonPlan.WayOut> missing(Demand demand, Yield all, int before, double chance, boolean late) {
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        if (chance >= LEAST_PROMISED && !late) {
-            int percent = (int) Math.floor(chance * 100);
-            ways.add(told(Relaxation.ASSURANCE, percent, demand,
-                    Sentence.of("plan.wayOut.ASSURANCE", percent, demand.id())));
+    /** Each demand of a group by what comes for all of it. */
+    private List<Standing> standing(int at) {
+        PromiseGroup group = drafts.groups().get(at);
+        Yield all = draft.outcome().of(group).all();
+        List<Standing> standing = new ArrayList<>();
+        int before = 0;
+        for (Demand demand : group.demands()) {
+            double chance = all.atLeast(before + demand.count());
+            int daysLate = draft.daysLate(demand);
+            // late queens are none on the day
+            standing.add(new Standing(demand, chance, daysLate, daysLate > 0 ? 0 : surely(all, before, demand)));
+            before += demand.count();
         }
-        // late queens are none on the day
-        int surely = late ? 0 : surely(all, before, demand);
-        if (surely > 0) {
-            ways.add(told(Relaxation.FEWER, surely, demand, Sentence.of("plan.wayOut.FEWER", surely, demand.count(),
-                    demand.id(), percent(demand))));
-        }
-        ways.add(told(Relaxation.BUY_IN, demand.count() - surely, demand,
-                Sentence.of(demand.line().isPresent() ? "plan.wayOut.BUY_IN.line" : "plan.wayOut.BUY_IN",
-                        demand.count() - surely, demand.id(), demand.line().orElse(""))));
-        return ways;
+        return standing.stream().filter(one -> !one.isSure() || one.daysLate() > 0).toList();
+    }
+
+    private List<SeasonPlan.WayOut> later(Standing standing) {
+        Demand demand = standing.demand();
+        Recipe recipe = draft.solution().choices().get(draft.indexOf(demand.id())).orElseThrow();
+        return List.of(told(Relaxation.LATER, standing.daysLate(), demand, Sentence.of("plan.wayOut.LATER.one",
+                demand.id(), recipe.delivery(), standing.daysLate())));
     }
 
     private static int surely(Yield all, int before, Demand demand) {
@@ -156,10 +171,6 @@ final class WaysOut {
             surely--;
         }
         return surely;
-    }
-
-    private static long percent(Demand demand) {
-        return Math.round(100 * demand.assurance());
     }
 
     private static SeasonPlan.WayOut told(Relaxation kind, int amount, Demand demand, Sentence text) {
@@ -171,41 +182,70 @@ final class WaysOut {
     /** For all that are open together, and for each by itself if it gets by with less. */
     private List<SeasonPlan.WayOut> withMore(Relaxation kind) {
         List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        Drafts more = more(kind);
-        List<List<Recipe>> all = recipes(kind, more);
+        if (!mayAsk()) {
+            return ways;
+        }
+        List<List<Recipe>> all = recipes(kind);
         List<List<Recipe>> recipes = effort().isLeast() ? Drafts.near(draft, all) : all;
-        Optional<SeasonPlan.WayOut> together = tried(kind, more, recipes);
+        Optional<SeasonPlan.WayOut> together = found(kind, recipes)
+                .flatMap(more -> told(kind, more.extra(), with(kind, more.extra()).fitted(recipes, more)));
         together.ifPresent(ways::add);
         boolean several = together.filter(way -> way.amount() > 1 && way.helps().size() > 1).isPresent();
         if (several && kind != Relaxation.LATER && kind != Relaxation.DAYS_OFF) {
             for (int at : open) {
                 if (mayAsk()
                         && together.orElseThrow().helps().contains(drafts.groups().get(at).demands().getFirst().id())) {
-                    tried(kind, more, onlyFor(at, recipes))
-                            .filter(way -> way.amount() < together.orElseThrow().amount()).ifPresent(ways::add);
+                    found(kind, onlyFor(at, recipes))
+                            .filter(more -> more.extra() < together.orElseThrow().amount())
+                            .flatMap(more -> told(kind, more.extra(), asFits(kind, more, recipes)))
+                            .ifPresent(ways::add);
                 }
             }
         }
         return ways;
     }
 
-    private Drafts more(Relaxation kind) {
-        SeasonBrief brief = drafts.brief();
-        return switch (kind) {
-            case DAYS_OFF -> drafts.with(brief.with(brief.means().with(brief.means().crew().withoutDaysOff())),
-                    drafts.classes());
-            case BUILDERS -> withBuilders();
+    private Optional<SeasonModel.Solution> found(Relaxation kind, List<List<Recipe>> recipes) {
+        Drafts asked = switch (kind) {
+            case BUILDERS -> with(kind, BUILDERS_THOUGHT_OF);
+            case DAYS_OFF -> with(kind, 0);
             case NUCS, HOURS, CAGES, LATER, ASSURANCE, FEWER, BUY_IN, SAY_NO -> drafts;
+        };
+        return solved(asked.relaxed(kind, recipes, withPlenty(kind, recipes)));
+    }
+
+    /** So much was sought for one; whoever plans with so much more may find it better used for another. */
+    private Draft asFits(Relaxation kind, SeasonModel.Solution more, List<List<Recipe>> recipes) {
+        Drafts with = with(kind, more.extra());
+        Draft forOne = with.fitted(recipes, more);
+        return with.tried(recipes, more, effort(), watch).filter(free -> with.weighed(free) < with.weighed(forOne))
+                .orElse(forOne);
+    }
+
+    /** The season with so much more of one thing. */
+    private Drafts with(Relaxation kind, int extra) {
+        SeasonBrief brief = drafts.brief();
+        Means means = brief.means();
+        return switch (kind) {
+            case NUCS -> drafts.with(brief.with(means.withMoreNucs(extra, furtherNucsAt())), drafts.classes());
+            case CAGES -> drafts.with(brief.with(means.withMoreCages(extra)), drafts.classes());
+            case HOURS -> drafts.with(brief.with(means.with(means.crew().withMore(extra))), drafts.classes());
+            case DAYS_OFF -> drafts.with(brief.with(means.with(means.crew().withoutDaysOff())), drafts.classes());
+            case BUILDERS -> withBuilders(extra);
+            case LATER, ASSURANCE, FEWER, BUY_IN, SAY_NO -> drafts;
         };
     }
 
     /** Builders as one makes them up: the last class of builders is theirs. */
-    private Drafts withBuilders() {
+    private Drafts withBuilders(int extra) {
         SeasonBrief brief = drafts.brief();
-        List<CellBuilder> further = IntStream.rangeClosed(1, BUILDERS_THOUGHT_OF)
+        List<CellBuilder> further = IntStream.rangeClosed(1, extra)
                 .mapToObj(number -> new CellBuilder("+ " + number, BuilderSchool.STARTER_THEN_FINISHER, THEIR_LOAD,
                         brief.today().plusDays(2), List.of()))
                 .toList();
+        if (further.isEmpty()) {
+            return drafts;
+        }
         List<CellBuilder> builders = new ArrayList<>(brief.means().builders());
         builders.addAll(further);
         List<BuilderClass> classes = new ArrayList<>(drafts.classes());
@@ -213,16 +253,36 @@ final class WaysOut {
         return drafts.with(brief.with(brief.means().with(builders)), classes);
     }
 
-    private List<List<Recipe>> recipes(Relaxation kind, Drafts more) {
+    /** The yard where most of what is open may mate, the largest of such; none if nobody asks where. */
+    private Optional<MatingYard> furtherNucsAt() {
+        Map<MatingYard, Long> wanted = open.stream().map(at -> drafts.groups().get(at).line())
+                .flatMap(line -> drafts.brief().means().yardsFor(line).stream())
+                .collect(Collectors.groupingBy(Function.identity(), Collectors.counting()));
+        return wanted.entrySet().stream().max(Map.Entry.<MatingYard, Long>comparingByValue()
+                .thenComparing(one -> one.getKey().nucs()).thenComparing(one -> one.getKey().id()))
+                .map(Map.Entry::getKey);
+    }
+
+    /** A plan for the search to begin with: whoever holds stays, and the others are served as if there were as much as one likes. */
+    private SeasonModel.Solution withPlenty(Relaxation kind, List<List<Recipe>> recipes) {
+        List<Optional<Recipe>> kept = IntStream.range(0, recipes.size())
+                .mapToObj(at -> open.contains(at) ? Optional.<Recipe>empty() : draft.solution().choices().get(at))
+                .toList();
+        return with(kind, kind == Relaxation.BUILDERS ? BUILDERS_THOUGHT_OF : SeasonModel.MOST_EXTRA)
+                .near(recipes, kept);
+    }
+
+    private List<List<Recipe>> recipes(Relaxation kind) {
         List<Optional<Recipe>> kept = draft.solution().choices();
         return switch (kind) {
             case NUCS, HOURS, CAGES, ASSURANCE, FEWER, BUY_IN, SAY_NO -> draft.recipes();
             case LATER -> {
                 List<Integer> delays = new ArrayList<>(RecipeFinder.LATE_BY);
                 delays.addAll(RecipeFinder.MUCH_LATER);
-                yield more.book().of(drafts.there(draft), delays, kept);
+                yield drafts.book().of(drafts.there(draft), delays, kept);
             }
-            case DAYS_OFF, BUILDERS -> more.book().of(drafts.there(draft), RecipeFinder.LATE_BY, kept);
+            case DAYS_OFF -> with(kind, 0).book().of(drafts.there(draft), RecipeFinder.LATE_BY, kept);
+            case BUILDERS -> with(kind, BUILDERS_THOUGHT_OF).book().of(drafts.there(draft), RecipeFinder.LATE_BY, kept);
         };
     }
 
@@ -234,62 +294,93 @@ final class WaysOut {
         return only;
     }
 
-    private Optional<SeasonPlan.WayOut> tried(Relaxation kind, Drafts more, List<List<Recipe>> recipes) {
-        Optional<SeasonModel.Solution> relaxed = solved(more.relaxed(kind, recipes, draft.solution()));
-        if (relaxed.isEmpty()) {
-            return Optional.empty();
-        }
-        Draft then = more.fitted(recipes, relaxed.get());
+    private Optional<SeasonPlan.WayOut> told(Relaxation kind, int extra, Draft then) {
         Compared compared = Compared.of(draft, then, kind == Relaxation.LATER);
-        int amount = kind == Relaxation.LATER ? compared.daysLate() : relaxed.get().extra();
-        if (compared.gains().isEmpty() || amount == 0 && kind != Relaxation.DAYS_OFF) {
+        int amount = kind == Relaxation.LATER ? compared.daysLate() : extra;
+        boolean helps = worth(compared.gains()) > worth(compared.loses());
+        if (!helps || amount == 0 && kind != Relaxation.DAYS_OFF) {
             return Optional.empty();
         }
         return Optional.of(SeasonPlan.WayOut.of(kind, amount, compared.gains(), compared.loses(),
-                more.hours(then) - drafts.hours(draft),
+                with(kind, extra).hours(then) - drafts.hours(draft),
                 kind == Relaxation.NUCS
                         ? nucs(amount, compared.gains())
                         : Sentence.of("plan.wayOut." + kind.name(), amount, String.join(", ", compared.gains()))));
     }
 
-    /** Nucs for lines that mate at some yards only are wanted there. */
     private Sentence nucs(int amount, List<String> gains) {
-        Set<Optional<String>> lines = gains.stream().map(id -> drafts.groups().get(draft.indexOf(id)).line())
-                .collect(Collectors.toSet());
-        Set<String> where = lines.stream().flatMap(line -> drafts.brief().means().yardsFor(line).stream())
-                .map(MatingYard::id).collect(Collectors.toCollection(TreeSet::new));
-        boolean anywhere = lines.contains(Optional.empty()) || where.size() == drafts.brief().means().yards().size();
-        return anywhere
-                ? Sentence.of("plan.wayOut.NUCS", amount, String.join(", ", gains))
-                : Sentence.of("plan.wayOut.NUCS.at", amount, String.join(", ", gains), String.join(", ", where));
+        String held = String.join(", ", gains);
+        return furtherNucsAt().filter(_ -> drafts.brief().means().yards().size() > 1)
+                .map(yard -> Sentence.of("plan.wayOut.NUCS.at", amount, held, yard.id()))
+                .orElseGet(() -> Sentence.of("plan.wayOut.NUCS", amount, held));
     }
 
-    /** Of which nothing can be promised as they stand, not even a part. */
-    private List<Demand> promisedNothing(List<SeasonPlan.WayOut> told) {
-        return open.stream().map(at -> drafts.groups().get(at))
-                .filter(group -> drafts.book().lineIsThere(group) && drafts.book().yardIsThere(group))
-                .flatMap(group -> group.demands().stream()).filter(demand -> draft.daysLate(demand) == 0)
-                .filter(demand -> told.stream().noneMatch(
-                        way -> way.kind() == Relaxation.FEWER && way.helps().contains(demand.id())))
-                .toList();
+    // --- less of a promise -------------------------------------------------------------------------------------------
+
+    /** Less sure, fewer, or the rest bought in. */
+    private List<Supplier<List<SeasonPlan.WayOut>>> promisedLess(Standing standing) {
+        return List.of(() -> standing.daysLate() == 0 && standing.chance() >= LEAST_PROMISED
+                ? lessSure(standing.demand(), (int) Math.floor(standing.chance() * 100))
+                : List.of(),
+                () -> fewer(standing));
     }
 
-    /** The largest part that is kept without anybody losing by it. */
-    private List<SeasonPlan.WayOut> fewer(Demand demand) {
-        return PARTS.stream().map(part -> (int) (demand.count() * part)).filter(count -> count > 0).distinct()
-                .filter(count -> mayAsk() && holdsAs(demand, count)).findFirst().stream()
-                .map(count -> told(Relaxation.FEWER, count, demand, Sentence.of("plan.wayOut.FEWER", count,
-                        demand.count(), demand.id(), percent(demand))))
-                .toList();
+    private List<SeasonPlan.WayOut> lessSure(Demand demand, int percent) {
+        return holdsAs(demand.of(percent / 100.0))
+                ? List.of(told(Relaxation.ASSURANCE, percent, demand,
+                        Sentence.of("plan.wayOut.ASSURANCE", percent, demand.id())))
+                : List.of();
     }
 
-    private boolean holdsAs(Demand demand, int count) {
-        Drafts with = drafts.with(demand.of(count));
+    /** A part can be promised, and the rest is bought in. */
+    private List<SeasonPlan.WayOut> fewer(Standing standing) {
+        Demand demand = standing.demand();
+        List<SeasonPlan.WayOut> ways = new ArrayList<>();
+        int part = canBePromised(standing) ? largestPart(standing) : 0;
+        if (part > 0) {
+            ways.add(told(Relaxation.FEWER, part, demand, Sentence.of("plan.wayOut.FEWER", part, demand.count(),
+                    demand.id(), Math.round(100 * demand.assurance()))));
+        }
+        int bought = demand.count() - Math.max(part, standing.surely());
+        ways.add(told(Relaxation.BUY_IN, bought, demand,
+                Sentence.of(demand.line().isPresent() ? "plan.wayOut.BUY_IN.line" : "plan.wayOut.BUY_IN", bought,
+                        demand.id(), demand.line().orElse(""))));
+        return ways;
+    }
+
+    private boolean canBePromised(Standing standing) {
+        PromiseGroup group = drafts.groups().get(draft.indexOf(standing.demand().id()));
+        return standing.daysLate() == 0 && drafts.book().lineIsThere(group) && drafts.book().yardIsThere(group);
+    }
+
+    /** About the largest part that is kept without anybody losing by it; 0 if none is found. */
+    private int largestPart(Standing standing) {
+        Demand demand = standing.demand();
+        int asItStands = standing.surely();
+        int holds = asItStands > 0 && holdsAs(demand.of(asItStands)) ? asItStands : 0;
+        int fails = holds == 0 && asItStands > 0 ? asItStands : demand.count();
+        boolean willDo = holds > 0 && quickly;
+        for (int tried = 0; tried < PARTS_TRIED && fails - holds > 1 && !willDo; tried++) {
+            int middle = (holds + fails) / 2;
+            if (holdsAs(demand.of(middle))) {
+                holds = middle;
+            } else {
+                fails = middle;
+            }
+        }
+        return holds;
+    }
+
+    private boolean holdsAs(Demand less) {
+        if (!mayAsk()) {
+            return false;
+        }
+        Drafts with = drafts.with(less);
         List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
                 draft.solution().choices());
         return with.tried(recipes, draft.solution(), effort(), watch)
                 .filter(then -> then.states().entrySet().stream()
-                        .allMatch(one -> one.getKey().id().equals(demand.id())
+                        .allMatch(one -> one.getKey().id().equals(less.id())
                                 ? one.getValue() == Promise.State.HOLDS
                                 : one.getValue().compareTo(Objects.requireNonNull(before.get(one.getKey()))) <= 0))
                 .isPresent();
@@ -305,15 +396,21 @@ final class WaysOut {
                 .sorted(Comparator.comparingInt(WaysOut::worth)).limit(MOST_NOES).toList();
     }
 
+    private int worth(List<String> ids) {
+        return drafts.brief().demands().stream().filter(one -> ids.contains(one.id())).mapToInt(WaysOut::worth).sum();
+    }
+
     private static int worth(Demand demand) {
         return demand.count() * (4 - demand.priority());
     }
 
     /** What a no would be a way out for, if that is worth more. */
     private List<SeasonPlan.WayOut> without(Demand demand) {
+        if (!mayAsk()) {
+            return List.of();
+        }
         return Without.of(drafts, draft, demand, effort(), watch).stream()
-                .filter(asked -> drafts.brief().demands().stream().filter(one -> asked.gains().contains(one.id()))
-                        .mapToInt(WaysOut::worth).sum() > worth(demand))
+                .filter(asked -> worth(asked.gains()) > worth(demand))
                 .map(asked -> {
                     List<String> loses = new ArrayList<>(List.of(demand.id()));
                     loses.addAll(asked.loses());

@@ -11,8 +11,10 @@ import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.function.ToIntFunction;
 import vividcrown.core.demand.Product;
 import vividcrown.core.reason.Sentence;
+import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.PlannedBatch;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
@@ -105,6 +107,27 @@ final class Workload {
             }
         });
         return breaks;
+    }
+
+    /**
+     * By how much, over all days, more is taken than there is: places, and minutes of work. Other than by hand nothing is planned that
+     * needs more on average.
+     */
+    double beyond() {
+        double beyond = 0;
+        for (Map.Entry<NucsAndCages.Place, Map<LocalDate, Double>> place : taken.entrySet()) {
+            NucsAndCages.Limit limit = new NucsAndCages.Limit(place.getKey(), Set.of());
+            beyond += over(place.getValue(), day -> places.most(limit, day));
+        }
+        for (MatingYard yard : brief.means().yards()) {
+            beyond += over(atYards.getOrDefault(yard.id(), Map.of()), day -> yard.freeNucs(day) + HALF_A_CELL_EACH_WAY);
+        }
+        return beyond + over(minutes, _ -> hours.most());
+    }
+
+    private static double over(Map<LocalDate, Double> used, ToIntFunction<LocalDate> most) {
+        return used.entrySet().stream().mapToDouble(one -> Math.max(0, one.getValue() - most.applyAsInt(one.getKey())))
+                .sum();
     }
 
     /** Cells are whole, though on average they are not. */

@@ -18,9 +18,9 @@ public record Recipe(List<Graft> grafts, LocalDate delivery, int daysLate, doubl
 
     /**
      * @param cups larvae grafted on that day for this group
-     * @param placed cells or virgins that want a nuc or cage, on average
+     * @param placed cells or virgins that want a nuc or cage, on average: not whole ones
      */
-    public record Graft(LocalDate day, int cups, int placed) {
+    public record Graft(LocalDate day, int cups, double placed) {
     }
 
     public Recipe {

@@ -257,7 +257,7 @@ public final class RecipeFinder {
         for (int index = 0; index < days.size(); index++) {
             int cups = share(enough, days.size(), index);
             if (cups > 0) {
-                grafts.add(new Recipe.Graft(days.get(index), cups, supply.ripe(days.get(index), cups)));
+                grafts.add(new Recipe.Graft(days.get(index), cups, supply.ripeOnAverage(days.get(index), cups, supply.usual())));
             }
         }
         grafts.sort(Comparator.comparing(Recipe.Graft::day));
@@ -315,11 +315,11 @@ public final class RecipeFinder {
             minutes += graft.cups() * WorkTime.GRAFT_A_CUP;
             minutes += switch (group.product()) {
                 case RIPE_CELLS -> 0;
-                case VIRGINS -> graft.placed() * WorkTime.CAGE_A_CELL;
+                case VIRGINS -> (int) Math.round(graft.placed() * WorkTime.CAGE_A_CELL);
                 case LAYING_QUEENS, MATED_QUEENS, JUDGED_QUEENS, NUCS_WITH_QUEEN -> {
                     long nucDays = ChronoUnit.DAYS.between(graft.day(), delivery) - brief.ripeAfter();
-                    yield graft.placed() * (WorkTime.PLACE_A_CELL + WorkTime.VISIT_A_NUC)
-                            + (int) (graft.placed() * nucDays * brief.expected().worth().nucDay());
+                    yield (int) Math.round(graft.placed() * (WorkTime.PLACE_A_CELL + WorkTime.VISIT_A_NUC
+                            + nucDays * brief.expected().worth().nucDay()));
                 }
             };
         }

@@ -78,7 +78,7 @@ final class Exhaustive {
     /** Cost of the loads, empty if something does not suffice. */
     private Optional<Double> cost(List<Optional<Recipe>> chosen) {
         Map<LocalDate, Integer> cups = new TreeMap<>();
-        Map<LocalDate, Integer> nucs = new TreeMap<>();
+        Map<LocalDate, Double> nucs = new TreeMap<>();
         Map<LocalDate, Integer> minutes = new TreeMap<>();
         for (int index = 0; index < groups.size(); index++) {
             if (chosen.get(index).isEmpty()) {
@@ -92,8 +92,8 @@ final class Exhaustive {
                 minutes.merge(graft.day(), graft.cups() * WorkTime.GRAFT_A_CUP, Integer::sum);
                 if (group.product() != Product.RIPE_CELLS) {
                     LocalDate in = graft.day().plusDays(10);
-                    minutes.merge(in, graft.placed() * WorkTime.PLACE_A_CELL, Integer::sum);
-                    in.datesUntil(recipe.delivery()).forEach(day -> nucs.merge(day, graft.placed(), Integer::sum));
+                    minutes.merge(in, (int) Math.round(graft.placed() * WorkTime.PLACE_A_CELL), Integer::sum);
+                    in.datesUntil(recipe.delivery()).forEach(day -> nucs.merge(day, tenths(graft.placed()), Double::sum));
                 }
             }
         }
@@ -101,7 +101,7 @@ final class Exhaustive {
         Map<LocalDate, Integer> loads = new TreeMap<>();
         cups.forEach((day, count) -> loads.put(day, Math.ceilDiv(count, one.load())));
         loads.forEach((day, count) -> minutes.merge(day, count * WorkTime.LOAD / 2, Integer::sum));
-        boolean fits = nucs.values().stream().allMatch(used -> used <= brief.means().nucs())
+        boolean fits = nucs.values().stream().allMatch(used -> used <= brief.means().nucs() + 1e-9)
                 && minutes.values().stream().allMatch(used -> used <= brief.means().crew().minutesADay())
                 && stretch(loads, one.rhythm().daysBetweenLoads(), 1)
                 && stretch(loads, one.rhythm().restStretchDays(), one.rhythm().loadsBeforeRest());
@@ -114,5 +114,10 @@ final class Exhaustive {
         return loads.keySet().stream().allMatch(end -> loads.entrySet().stream()
                 .filter(one -> one.getKey().isAfter(end.minusDays(days)) && !one.getKey().isAfter(end))
                 .mapToInt(Map.Entry::getValue).sum() <= each * brief.means().builders().size());
+    }
+
+    /** Places are counted to a tenth. */
+    private static double tenths(double placed) {
+        return Math.round(10 * placed) / 10.0;
     }
 }
