@@ -213,16 +213,11 @@ final class AfterToday {
             return 0;
         }
         if (order.late()) {
-            return missing * worth.lateQueen() * weightOf(order);
+            return missing * worth.lateQueen() * Wanted.weightOf(order.demand());
         }
         if (helpedStill) {
             return missing * EXPECTED_QUEEN_MINUTES;
         }
-        return (missing * worth.lateQueen() + worth.lateOrder()) * weightOf(order);
-    }
-
-    /** Half as much again for the first priority, half for the third. */
-    private static double weightOf(Wanted order) {
-        return (4 - order.demand().priority()) / 2.0;
+        return (missing * worth.lateQueen() + worth.lateOrder()) * Wanted.weightOf(order.demand());
     }
 }

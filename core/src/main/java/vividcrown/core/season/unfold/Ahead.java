@@ -265,6 +265,20 @@ public final class Ahead {
         return best;
     }
 
+    /**
+     * What the orders cost, in minutes, if some of what lives is not there.
+     *
+     * @param fewer by stock, of those that live, what is left of it
+     * @param next the next day on which a graft could be made
+     */
+    double costWith(Map<Stock, Stock> fewer, LocalDate next) {
+        List<Holding> left = IntStream.range(0, holdings.size()).mapToObj(
+                at -> Optional.ofNullable(fewer.get(stocks.get(at)))
+                        .map(less -> Holding.of(less, draws, orders, timing)).orElseGet(() -> holdings.get(at)))
+                .toList();
+        return weigh(left, Map.of(SupplyKind.QUEENS, next));
+    }
+
     /** Of a demand, so many are missing on its day with what lives alone, on average. */
     public double missing(Demand demand) {
         int[] missing = HandedOut.of(orders, before, holdings, draws.many()).missing()[indexOf(demand)];
@@ -298,6 +312,10 @@ public final class Ahead {
         List<Holding> all = new ArrayList<>(holdings);
         all.addAll(chosen);
         more.ifPresent(all::add);
+        return weigh(all, next);
+    }
+
+    private double weigh(List<Holding> all, Map<SupplyKind, LocalDate> next) {
         HandedOut handed = HandedOut.of(orders, before, all, draws.many());
         double cost = afterToday.computeIfAbsent(next,
                 then -> new AfterToday(timing, draws, orders, mostCups, then)).cost(handed.missing(), all);

@@ -38,14 +38,19 @@ record GraftDays(SeasonBrief brief, Set<LocalDate> shared) {
         next.put(SupplyKind.CELLS, following);
         next.put(SupplyKind.VIRGINS, following);
         if (isForQueens(day)) {
-            LocalDate later = day.plusDays(1);
-            while (!(isForQueens(later) && builders.isFreeAfter(day, later))
-                    && ChronoUnit.DAYS.between(day, later) < 2 * WEEK) {
-                later = later.plusDays(1);
-            }
-            next.put(SupplyKind.QUEENS, later);
+            next.put(SupplyKind.QUEENS, nextForQueens(day, builders));
         }
         return next;
+    }
+
+    /** The first day after this one on which it could be grafted for queens. */
+    LocalDate nextForQueens(LocalDate day, FreeBuilders builders) {
+        LocalDate later = day.plusDays(1);
+        while (!(isForQueens(later) && builders.isFreeAfter(day, later))
+                && ChronoUnit.DAYS.between(day, later) < 2 * WEEK) {
+            later = later.plusDays(1);
+        }
+        return later;
     }
 
     private boolean isForQueens(LocalDate day) {

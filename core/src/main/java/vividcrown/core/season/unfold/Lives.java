@@ -157,6 +157,26 @@ public final class Lives {
             return (kind == SupplyKind.CELLS ? ripe() : came(share)) - given;
         }
 
+        /** The same, once it was looked who of them lays: those that an order can have apart from those that may lay still. */
+        private List<Stock> seen(Wanted order) {
+            int lay = Math.max(0, had(order));
+            Optional<Stock> known = known(order.day());
+            if (lay == 0 || known.isEmpty()) {
+                return known.stream().toList();
+            }
+            double share = timing.ready(order, batch.graftDay());
+            double mate = supply.rate(LossStep.MATING, batch.graftDay(), batch.around()).mean();
+            int others = came(Draws.NEVER) - came(share);
+            // of whom most would lay by now if they ever did
+            int alive = (int) Math.round(others * (1 - share) / (1 - mate * share));
+            List<Stock> seen = new ArrayList<>(List.of(new Stock(new RunningBatch(batch.id(), batch.line(),
+                    batch.graftDay(), lay, Draws.WAY, batch.around()), kind, meant, isNew)));
+            if (alive > 0) {
+                seen.add(known.get().with(alive));
+            }
+            return seen;
+        }
+
         /** As anybody can know it that morning; empty if nothing is left of it. */
         private Optional<Stock> known(LocalDate day) {
             long age = ChronoUnit.DAYS.between(batch.graftDay(), day);
@@ -257,7 +277,18 @@ public final class Lives {
             return Math.max(0, (itself.isNew ? brief.means().freeNucs(day) : hanging.left(day)) - taken);
         }
 
-        /** Each on its day, and what is missing of it then as it comes, while the customer waits: that is wanting to those after it. */
+        /** So many are handed over today, if there are as many. */
+        private int given(Wanted now, int need) {
+            int there = living.stream().mapToInt(one -> Math.max(0, one.had(now))).sum();
+            boolean whole = there >= need && !now.day().isAfter(now.demand().until());
+            if (there == 0 || whole || now.kind() != SupplyKind.QUEENS) {
+                return need;
+            }
+            return new KeptBack(on(now.day()), supply, draws(now.day()), days.nextForQueens(now.day(), builders))
+                    .given(now.demand().of(need), living.stream().flatMap(one -> one.seen(now).stream()).toList());
+        }
+
+        /** Each on its day, and what is missing of it then as it comes, while the customer waits and others do not become whole by it. */
         private void handOver(LocalDate day) {
             for (Wanted order : orders) {
                 String id = order.demand().id();
@@ -270,10 +301,12 @@ public final class Lives {
                 }
                 Wanted now = new Wanted(order.demand(), day);
                 int need = Objects.requireNonNull(missing.get(id));
+                int open = given(now, need);
                 for (Living one : living.stream().sorted(FIRST_GIVEN).toList()) {
-                    int take = Math.clamp(one.had(now), 0, need);
+                    int take = Math.clamp(one.had(now), 0, open);
                     one.given += take;
                     need -= take;
+                    open -= take;
                 }
                 if (need > 0) {
                     missing.put(id, need);

@@ -23,6 +23,11 @@ public record Stock(RunningBatch batch, SupplyKind kind, int meant, boolean plan
         return batch.line();
     }
 
+    /** So many of them. */
+    Stock with(int alive) {
+        return new Stock(batch.with(alive), kind, meant, planned);
+    }
+
     LocalDate graft() {
         return batch.graftDay();
     }

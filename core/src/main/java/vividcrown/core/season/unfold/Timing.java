@@ -2,6 +2,7 @@ package vividcrown.core.season.unfold;
 
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -28,6 +29,14 @@ record Timing(SeasonBrief brief, Supply supply) {
     /** Every demand on its day, in the order in which they are served. */
     List<Wanted> orders() {
         return brief.demands().stream().map(this::wanted).sorted(Wanted.AS_SERVED).toList();
+    }
+
+    /** Those that are handed over today, and those whose day is past and who still wait: these first. */
+    List<Wanted> ordersOfToday() {
+        return orders().stream().filter(one -> one.day().equals(brief.today()))
+                .filter(one -> !isGivenUp(one.demand(), brief.today()))
+                .sorted(Comparator.comparing((Wanted one) -> one.demand().until()).thenComparing(Wanted.AS_SERVED))
+                .toList();
     }
 
     /**

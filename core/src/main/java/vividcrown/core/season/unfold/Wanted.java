@@ -25,6 +25,11 @@ record Wanted(Demand demand, LocalDate day, boolean late) {
         this(demand, day, false);
     }
 
+    /** What an order weighs: of the first priority half as much again, of the third half. */
+    static double weightOf(Demand demand) {
+        return (4 - demand.priority()) / 2.0;
+    }
+
     SupplyKind kind() {
         return SupplyKind.of(demand.product());
     }

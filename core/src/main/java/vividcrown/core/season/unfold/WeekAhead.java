@@ -16,6 +16,7 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.PlannedBatch;
@@ -48,6 +49,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     private static final double MUCH_LOST = 0.1;
     /** After the first day on which a queen can be had she is caught, on average. */
     private static final int CAUGHT_AFTER_DAYS = 4;
+    private static final Source HANDED_OUT = Source.derived("what lives handed out to the orders, over many draws");
     private static final double FEW = 0.05;
     private static final double MANY = 0.95;
 
@@ -97,7 +99,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     }
 
     /**
-     * @param ifNothingMore chance of the whole number in time if nothing more is grafted, 0–1
+     * @param ifNothingMore chance of the whole number in time if nothing more is grafted and whoever is late by then gets what others leave, 0–1
      * @param helpsUntil last day on which a graft still helps; empty if none does
      */
     public record Standing(Demand demand, double ifNothingMore, Optional<LocalDate> helpsUntil) {
@@ -136,6 +138,7 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
 
         WeekAhead week() {
             List<Standing> standings = standings();
+            keptBack();
             placings();
             Map<Optional<String>, Stock> before = new HashMap<>();
             motherless();
@@ -229,16 +232,47 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
 
         /** An order from which those that wait take so much that its customer had better be told, or be served before them. */
         private void losesToThoseWhoWait(Map<String, Double> chances) {
-            Map<String, Double> keptForIt = NothingMore.chancesIfNobodyWaits(brief, supply, stocks, draws());
+            Map<String, Double> behind = NothingMore.chancesIfWaitingComeFirst(brief, supply, stocks, draws());
             for (Demand order : brief.demands()) {
-                double chance = chances.getOrDefault(order.id(), 0.0);
-                double kept = keptForIt.getOrDefault(order.id(), 0.0);
-                if (kept - chance >= MUCH_LOST) {
-                    notes.add(Reason.of(Source.derived("what lives handed out to the orders, over many draws"),
-                            "week.waitsBefore", order.id(), Math.round(100 * chance) + " %",
-                            Math.round(100 * kept) + " %"));
+                double kept = chances.getOrDefault(order.id(), 0.0);
+                double last = behind.getOrDefault(order.id(), 0.0);
+                if (kept - last >= MUCH_LOST) {
+                    notes.add(Reason.of(HANDED_OUT, "week.waitsBefore", order.id(), percent(kept), percent(last)));
                 }
             }
+        }
+
+        private static String percent(double chance) {
+            return Math.round(100 * chance) + " %";
+        }
+
+        /** Orders of today that are not whole with what is there: of some of it others become whole. */
+        private void keptBack() {
+            KeptBack kept = new KeptBack(brief, supply, draws(), days.nextForQueens(brief.today(), builders));
+            List<Stock> there = stocks;
+            for (Wanted order : timing.ordersOfToday()) {
+                Demand demand = order.demand();
+                int most = Math.min(demand.count(), kept.there(demand, there));
+                int given = kept.given(demand, there);
+                List<Stock> ifAll = kept.without(demand, there, most);
+                there = kept.without(demand, there, given);
+                String others = given < most ? gaining(ifAll, there, demand) : "";
+                if (!others.isEmpty()) {
+                    notes.add(Reason.of(HANDED_OUT, "week.keepBack", demand.id(), most, demand.count(), given,
+                            most - given, others));
+                }
+            }
+        }
+
+        /** Who stands better by what is kept. */
+        private String gaining(List<Stock> without, List<Stock> with, Demand but) {
+            Map<String, Double> low = NothingMore.chances(brief, supply, without, draws());
+            Map<String, Double> high = NothingMore.chances(brief, supply, with, draws());
+            return brief.demands().stream().map(Demand::id).filter(id -> !id.equals(but.id()))
+                    .filter(id -> high.getOrDefault(id, 0.0) - low.getOrDefault(id, 0.0) >= MUCH_LOST)
+                    .map(id -> Sentence.of("week.keepBack.for", id, percent(low.getOrDefault(id, 0.0)),
+                            percent(high.getOrDefault(id, 0.0))).toString())
+                    .collect(Collectors.joining(", "));
         }
 
         /** @param before what was grafted for queens before this day of the week, by line */

@@ -19,6 +19,7 @@ import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.demand.SupplyKind;
+import vividcrown.core.season.supply.Supply;
 
 /** Ways to decide: rules of thumb as producers use them, and the program. */
 final class Keepers {
@@ -169,6 +170,16 @@ final class Keepers {
             }
             return new Ahead(known.with(worth), season.stocks(), draws, season.today().toEpochDay())
                     .grafts(next, season.freeCups(), builders.usualLoad());
+        }
+
+        @Override
+        public int gives(LivedSeason season, Demand order, int there) {
+            SeasonBrief known = season.known().with(worth);
+            Supply supply = new Supply(known);
+            LocalDate again = season.today().plusDays(1).datesUntil(season.today().plusDays(8)).filter(this::isMine)
+                    .findFirst().orElseThrow();
+            return new KeptBack(known, supply, new Draws(supply, draws, season.today().toEpochDay()), again)
+                    .given(order, season.stocks());
         }
 
         private boolean isMine(LocalDate day) {

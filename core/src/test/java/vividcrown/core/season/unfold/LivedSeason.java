@@ -58,6 +58,11 @@ final class LivedSeason {
 
         /** Of ripe cells this morning, so many are placed in nucs. */
         int place(LivedSeason season, Batch batch, int ripe, int nucs);
+
+        /** Of so many queens that are there for an order that they do not make whole on its day, so many are handed over this morning. */
+        default int gives(LivedSeason season, Demand order, int there) {
+            return there;
+        }
     }
 
     /** Cups of one day for one line and kind, and what became of them. */
@@ -137,8 +142,11 @@ final class LivedSeason {
         brief.demands().forEach(one -> open.put(one.id(), one.count()));
     }
 
-    /** @param onTime share of the orders that were whole on their last day */
-    record Lived(int orders, int onTime, int wasted, double hours) {
+    /**
+     * @param onTime orders that were whole on their last day
+     * @param inTheEnd these, and those that were while their customer still waited
+     */
+    record Lived(int orders, int onTime, int inTheEnd, int wasted, double hours) {
     }
 
     Lived live(Keeper keeper) {
@@ -146,13 +154,13 @@ final class LivedSeason {
                 .plusDays(LOST_AFTER);
         for (; !today.isAfter(last); today = today.plusDays(1)) {
             batches.forEach(batch -> morning(batch, keeper));
-            handOver();
+            handOver(keeper);
             if (brief.means().crew().works(today) && brief.means().crew().works(today.plusDays(RIPE))) {
                 keeper.grafts(this).stream().filter(one -> one.cups() > 0).forEach(this::graft);
             }
         }
         batches.forEach(batch -> wasted += Math.max(0, batch.laysOn.size() - batch.given));
-        return new Lived(brief.demands().size(), keptOrders().size(), wasted, minutes / 60);
+        return new Lived(brief.demands().size(), keptOrders().size(), met.size(), wasted, minutes / 60);
     }
 
     LocalDate today() {
@@ -305,7 +313,7 @@ final class LivedSeason {
     }
 
     /** On the last working day in its time whatever there is, and later what is still missing; cells as they ripen. */
-    private void handOver() {
+    private void handOver(Keeper keeper) {
         if (!brief.means().crew().works(today)) {
             return;
         }
@@ -323,7 +331,12 @@ final class LivedSeason {
             boolean cells = SupplyKind.of(demand.product()) == SupplyKind.CELLS;
             int need = open.get(demand.id());
             if ((lastDay || cells) && all > 0) {
-                int left = Math.min(need, all);
+                boolean inTime = !demand.until().isBefore(today);
+                boolean settled = cells || SupplyKind.of(demand.product()) != SupplyKind.QUEENS || inTime && all >= need;
+                int left = settled ? Math.min(need, all) : Math.min(Math.min(need, all), keeper.gives(this, demand.of(need), Math.min(need, all)));
+                if (left == 0) {
+                    continue;
+                }
                 minutes += 6.0 * left;
                 open.merge(demand.id(), -left, Integer::sum);
                 for (Batch batch : from) {

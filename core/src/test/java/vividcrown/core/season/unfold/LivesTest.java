@@ -31,17 +31,22 @@ class LivesTest {
     private static final Demand SECOND = Seasons.order("second", Product.MATED_QUEENS, 10, 8, 10);
 
     /** Nothing can be grafted in time: twenty queens are there, twelve more in a week. Whether one plans again or not is then the same. */
-    private static double second(List<Demand> orders) {
+    private static SeasonBrief twentyAndTwelve(List<Demand> orders) {
         List<RunningBatch> running = List.of(laying("old", -26, 20), laying("young", -18, 12));
         CellBuilder later = new CellBuilder("B 1", BuilderSchool.STARTER_THEN_FINISHER, 45, day(100), List.of());
-        SeasonBrief brief = Seasons.brief(orders, List.of(later), 60, Crew.EVERY_DAY, running, List.of(), List.of());
+        return Seasons.brief(orders, List.of(later), 60, Crew.EVERY_DAY, running, List.of(), List.of());
+    }
+
+    /** @param behind whether it is to be settled who waits */
+    private static double second(List<Demand> orders, boolean behind) {
+        SeasonBrief brief = twentyAndTwelve(orders);
         double second = Lives.odds(brief, 8).chances().get("second");
         WeekAhead week = WeekAhead.of(brief);
         assertThat(week.orders()).filteredOn(one -> one.demand().id().equals("second")).singleElement()
                 .satisfies(one -> assertThat(one.ifNothingMore()).isEqualTo(second));
         assertThat(week.notes()).as("that it stands behind another")
                 .filteredOn(one -> one.fact().toString().contains("still waits"))
-                .hasSize(second < 1 ? 1 : 0);
+                .hasSize(behind ? 1 : 0);
         return second;
     }
 
@@ -49,21 +54,30 @@ class LivesTest {
         return new RunningBatch(id, Optional.empty(), day(graft), alive, Draws.WAY, Around.NOTHING_KNOWN);
     }
 
-    /** Whoever is ten short still waits, and gets ten of the twelve that come a week later. */
+    /** Whoever is ten short still waits, and of the twelve that come a week later ten make the next whole: he gets two. */
     @Test
-    void what_is_missing_of_an_order_is_wanting_to_the_next() {
-        assertThat(second(List.of(SECOND))).isOne();
-        assertThat(second(List.of(FIRST, SECOND))).isZero();
-        assertThat(second(List.of(FIRST.of(20), SECOND))).as("the first is whole").isOne();
+    void what_makes_the_next_whole_is_not_given_to_whoever_waits() {
+        assertThat(second(List.of(SECOND), false)).isOne();
+        assertThat(second(List.of(FIRST, SECOND), true)).isOne();
+        assertThat(second(List.of(FIRST.of(20), SECOND), false)).as("the first is whole").isOne();
+        Demand muchLater = Seasons.order("second", Product.MATED_QUEENS, 10, 24, 26);
+        assertThat(second(List.of(FIRST, muchLater), true)).isOne();
+        Demand longAgo = Seasons.order("first", Product.MATED_QUEENS, 30, -20, -14);
+        assertThat(second(List.of(longAgo, SECOND), false)).as("nobody waits for more than two weeks").isOne();
     }
 
-    /** Two weeks and no longer. */
+    /** Nobody waits for whoever matters less: the first gets ten of the twelve. */
     @Test
-    void whoever_waited_too_long_takes_nothing_any_more() {
-        Demand muchLater = Seasons.order("second", Product.MATED_QUEENS, 10, 24, 26);
-        assertThat(second(List.of(FIRST, muchLater))).as("he still had what came on the sixth").isZero();
-        Demand longAgo = Seasons.order("first", Product.MATED_QUEENS, 30, -20, -14);
-        assertThat(second(List.of(longAgo, SECOND))).isOne();
+    void whoever_matters_more_is_served_though_the_next_is_not_whole_then() {
+        Demand important = new Demand("first", Product.MATED_QUEENS, 30, day(0), day(2), Optional.empty(), 1, 0.9);
+        assertThat(second(List.of(important, SECOND), false)).isZero();
+    }
+
+    /** To whom an order that is not whole is worth nothing hands out what comes as it comes. */
+    @Test
+    void by_what_it_is_worth_to_an_operation() {
+        SeasonBrief brief = twentyAndTwelve(List.of(FIRST, SECOND)).with(new SeasonWorth(60, 0, 20, 0.2));
+        assertThat(Lives.odds(brief, 8).chances()).containsEntry("second", 0.0);
     }
 
     /** A first order that few nucs suffice for, and a second some weeks after it: lived through a hundred times by a season that is blind to it. */
