@@ -142,7 +142,7 @@ class SeasonPlanReckonTest {
         assertThat(anybody.post("/api/v1/reckon/season-plan", sum).status()).isEqualTo(422);
     }
 
-    /** A customer whose day is past waits still, and what lives is his first. */
+    /** A customer whose day is past waits still. */
     @Test
     void an_order_that_is_overdue_is_planned_for() {
         Map<String, Object> late = season();

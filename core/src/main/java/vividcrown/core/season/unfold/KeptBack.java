@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToDoubleFunction;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
@@ -74,11 +75,11 @@ final class KeptBack {
         SeasonBrief theirs = brief.withDemands(others);
         Ahead ahead = new Ahead(theirs, supply, new Timing(theirs, supply).ordersAndLater(), stocks, draws);
         double each = NOT_THERE_AND_STILL_MISSING * worth.lateQueen() * Wanted.weightOf(order);
-        double[] cost = new double[most + 1];
-        int best = Cheapest.of(most, many -> cost[many] = ahead.costWith(less(order, stocks, many), next)
-                - many * each);
-        double saved = ahead.costWith(less(order, stocks, most), next) - most * each - cost[best];
-        return saved <= WORTH_WAITING * worth.lateOrder() ? most : best;
+        IntToDoubleFunction cost = kept -> ahead.costWith(less(order, stocks, most - kept), next) + kept * each;
+        // the fewest of those that save as much
+        int kept = Cheapest.of(most, cost);
+        double saved = cost.applyAsDouble(0) - cost.applyAsDouble(kept);
+        return saved > WORTH_WAITING * worth.lateOrder() ? most - kept : most;
     }
 
     /** What lives when so many of them are given. */

@@ -16,7 +16,6 @@ import vividcrown.core.demand.Product;
 import vividcrown.core.odds.Circumstance;
 import vividcrown.core.odds.LossStep;
 import vividcrown.core.reason.Reason;
-import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.PlannedBatch;
@@ -45,11 +44,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
     private static final double SENSIBLE = 0.8;
     /** Cups more or fewer: with less the takes change nothing. */
     private static final int WORTH_SAYING = 3;
-    /** Chance that an order loses to those that wait: with less nobody would do anything about it. */
-    private static final double MUCH_LOST = 0.1;
     /** After the first day on which a queen can be had she is caught, on average. */
     private static final int CAUGHT_AFTER_DAYS = 4;
-    private static final Source HANDED_OUT = Source.derived("what lives handed out to the orders, over many draws");
     private static final double FEW = 0.05;
     private static final double MANY = 0.95;
 
@@ -138,7 +134,6 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
 
         WeekAhead week() {
             List<Standing> standings = standings();
-            keptBack();
             placings();
             Map<Optional<String>, Stock> before = new HashMap<>();
             motherless();
@@ -217,8 +212,10 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         }
 
         private List<Standing> standings() {
-            Map<String, Double> chances = NothingMore.chances(brief, supply, stocks, draws());
-            losesToThoseWhoWait(chances);
+            WhoIsServed served = WhoIsServed.of(brief, supply, stocks, this::draws,
+                    days.nextForQueens(brief.today(), builders));
+            notes.addAll(served.notes());
+            Map<String, Double> chances = served.chances();
             return brief.demands().stream().map(demand -> {
                 Wanted order = timing.wanted(demand);
                 Optional<LocalDate> last = Optional.empty();
@@ -228,51 +225,6 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
                 }
                 return new Standing(demand, chances.getOrDefault(demand.id(), 0.0), last);
             }).toList();
-        }
-
-        /** An order from which those that wait take so much that its customer had better be told, or be served before them. */
-        private void losesToThoseWhoWait(Map<String, Double> chances) {
-            Map<String, Double> behind = NothingMore.chancesIfWaitingComeFirst(brief, supply, stocks, draws());
-            for (Demand order : brief.demands()) {
-                double kept = chances.getOrDefault(order.id(), 0.0);
-                double last = behind.getOrDefault(order.id(), 0.0);
-                if (kept - last >= MUCH_LOST) {
-                    notes.add(Reason.of(HANDED_OUT, "week.waitsBefore", order.id(), percent(kept), percent(last)));
-                }
-            }
-        }
-
-        private static String percent(double chance) {
-            return Math.round(100 * chance) + " %";
-        }
-
-        /** Orders of today that are not whole with what is there: of some of it others become whole. */
-        private void keptBack() {
-            KeptBack kept = new KeptBack(brief, supply, draws(), days.nextForQueens(brief.today(), builders));
-            List<Stock> there = stocks;
-            for (Wanted order : timing.ordersOfToday()) {
-                Demand demand = order.demand();
-                int most = Math.min(demand.count(), kept.there(demand, there));
-                int given = kept.given(demand, there);
-                List<Stock> ifAll = kept.without(demand, there, most);
-                there = kept.without(demand, there, given);
-                String others = given < most ? gaining(ifAll, there, demand) : "";
-                if (!others.isEmpty()) {
-                    notes.add(Reason.of(HANDED_OUT, "week.keepBack", demand.id(), most, demand.count(), given,
-                            most - given, others));
-                }
-            }
-        }
-
-        /** Who stands better by what is kept. */
-        private String gaining(List<Stock> without, List<Stock> with, Demand but) {
-            Map<String, Double> low = NothingMore.chances(brief, supply, without, draws());
-            Map<String, Double> high = NothingMore.chances(brief, supply, with, draws());
-            return brief.demands().stream().map(Demand::id).filter(id -> !id.equals(but.id()))
-                    .filter(id -> high.getOrDefault(id, 0.0) - low.getOrDefault(id, 0.0) >= MUCH_LOST)
-                    .map(id -> Sentence.of("week.keepBack.for", id, percent(low.getOrDefault(id, 0.0)),
-                            percent(high.getOrDefault(id, 0.0))).toString())
-                    .collect(Collectors.joining(", "));
         }
 
         /** @param before what was grafted for queens before this day of the week, by line */

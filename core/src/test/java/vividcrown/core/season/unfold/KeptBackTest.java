@@ -90,6 +90,13 @@ class KeptBackTest {
         assertThat(given(List.of(DUE, six), six, laying(-30, 7))).isEqualTo(6);
     }
 
+    /** Three of the ten make nobody whole: they are his. */
+    @Test
+    void no_more_are_kept_than_make_the_other_whole() {
+        Demand seven = order("seven", 7, 0);
+        assertThat(given(List.of(DUE, seven, order("ten", 10, 3)), DUE, laying(-30, 10))).isEqualTo(3);
+    }
+
     @Test
     void whoever_waits_for_weeks_gets_what_the_next_does_not_want() {
         Demand waits = order("waits", 4, -5);

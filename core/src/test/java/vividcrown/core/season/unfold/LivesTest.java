@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static vividcrown.core.season.Seasons.day;
 
 import java.time.DayOfWeek;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -78,6 +79,42 @@ class LivesTest {
     void by_what_it_is_worth_to_an_operation() {
         SeasonBrief brief = twentyAndTwelve(List.of(FIRST, SECOND)).with(new SeasonWorth(60, 0, 20, 0.2));
         assertThat(Lives.odds(brief, 8).chances()).containsEntry("second", 0.0);
+    }
+
+    /** Seven are there of the twelve that are due today; eight are due in six days, for whom three more begin to lay. */
+    private static WeekAhead dueToday(RunningBatch... more) {
+        List<RunningBatch> running = new ArrayList<>(List.of(laying("seven", -30, 7), laying("three", -19, 3)));
+        running.addAll(List.of(more));
+        return WeekAhead.of(Seasons.brief(
+                List.of(Seasons.order("due", Product.MATED_QUEENS, 12, -2, 0),
+                        Seasons.order("eight", Product.MATED_QUEENS, 8, 4, 6)),
+                List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY, running, List.of(), List.of()));
+    }
+
+    private static double ifNothingMore(WeekAhead week, String order) {
+        return week.orders().stream().filter(one -> one.demand().id().equals(order)).findFirst().orElseThrow()
+                .ifNothingMore();
+    }
+
+    @Test
+    void for_whom_queens_of_today_are_kept_is_said_by_name_and_counted_on() {
+        WeekAhead week = dueToday();
+        assertThat(week.notes()).extracting(one -> one.fact().toString()).anySatisfy(said -> assertThat(said)
+                .startsWith("due is not whole today: of 12 that are missing 7 are there. Hand over 2 and keep 5: "
+                        + "eight then stands at 100 % instead of 0 %."))
+                .as("said once").noneMatch(said -> said.contains("still waits"));
+        assertThat(ifNothingMore(week, "eight")).isOne();
+        assertThat(ifNothingMore(week, "due")).isZero();
+    }
+
+    /** Of ten virgins of four weeks at whom nobody has looked most lay: who is due today is whole once somebody has. */
+    @Test
+    void where_nobody_has_looked_yet_nothing_is_kept_from_whoever_is_due() {
+        WeekAhead week = dueToday(new RunningBatch("not looked at", Optional.empty(), day(-28), 10,
+                Draws.WAY.subList(0, 3), Around.NOTHING_KNOWN));
+        assertThat(ifNothingMore(week, "due")).isBetween(0.5, 0.99);
+        assertThat(week.notes()).extracting(one -> one.fact().toString())
+                .noneMatch(said -> said.contains("is not whole today"));
     }
 
     /** A first order that few nucs suffice for, and a second some weeks after it: lived through a hundred times by a season that is blind to it. */

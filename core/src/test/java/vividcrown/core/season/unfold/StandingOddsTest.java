@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.SeasonWorth;
 import vividcrown.core.season.Seasons;
+import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.supply.Supply;
 
 /** What is said of an order if nothing more is grafted, against how often it is kept when nothing more is. */
@@ -53,6 +54,11 @@ class StandingOddsTest {
         @Override
         public int place(LivedSeason season, LivedSeason.Batch batch, int ripe, int nucs) {
             return season.today().isBefore(last) ? program.place(season, batch, ripe, nucs) : batch.meant();
+        }
+
+        @Override
+        public int gives(LivedSeason season, Demand order, int there) {
+            return program.gives(season, order, there);
         }
     }
 

@@ -1,0 +1,116 @@
+package vividcrown.core.season.unfold;
+
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import vividcrown.core.reason.Reason;
+import vividcrown.core.reason.Sentence;
+import vividcrown.core.reason.Source;
+import vividcrown.core.season.SeasonBrief;
+import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.supply.Supply;
+
+/**
+ * How the orders stand with what lives, if nothing more is grafted, and whom to ask to wait.
+ *
+ * @param chances by the demand's id: of its whole number in time, 0–1
+ * @param notes for whom queens of today are kept, and who stands behind whom
+ */
+record WhoIsServed(Map<String, Double> chances, List<Reason> notes) {
+
+    private static final Source HANDED_OUT = Source.derived("what lives handed out to the orders, over many draws");
+    /** Chance that an order loses or gains: with less nobody would do anything about it. */
+    private static final double MUCH = 0.1;
+
+    /**
+     * @param draws the same ones whenever they are asked for
+     * @param next the next day on which a graft for queens could be made
+     */
+    static WhoIsServed of(SeasonBrief brief, Supply supply, List<Stock> stocks, Supplier<Draws> draws,
+            LocalDate next) {
+        return new Reckoning(supply, draws, next, brief, stocks).served();
+    }
+
+    private static final class Reckoning {
+        private final Supply supply;
+        private final Supplier<Draws> draws;
+        private final LocalDate next;
+        private final List<Reason> notes = new ArrayList<>();
+        /** Orders for whom something is kept. */
+        private final Set<String> keptFor = new HashSet<>();
+        private final SeasonBrief all;
+        private final List<Stock> stocks;
+        /** Of orders and of what lives, what is not settled yet. */
+        private SeasonBrief open;
+        private List<Stock> there;
+
+        Reckoning(Supply supply, Supplier<Draws> draws, LocalDate next, SeasonBrief all, List<Stock> stocks) {
+            this.supply = supply;
+            this.draws = draws;
+            this.next = next;
+            this.all = all;
+            this.stocks = stocks;
+            this.open = all;
+            this.there = stocks;
+        }
+
+        WhoIsServed served() {
+            Map<String, Double> first = chances(all, stocks);
+            new Timing(all, supply).ordersOfToday().stream().map(Wanted::demand)
+                    // of whom nobody has looked at yet may make it whole
+                    .filter(order -> first.getOrDefault(order.id(), 0.0) < MUCH).forEach(this::settle);
+            Map<String, Double> chances = new HashMap<>(first);
+            chances.putAll(chances(open, there));
+            behindWhoWaits(chances);
+            return new WhoIsServed(chances, notes);
+        }
+
+        private Map<String, Double> chances(SeasonBrief brief, List<Stock> lives) {
+            return NothingMore.chances(brief, supply, lives, draws.get());
+        }
+
+        /** Of what is there for an order of today that is not whole with it others may become whole. */
+        private void settle(Demand order) {
+            KeptBack kept = new KeptBack(open, supply, draws.get(), next);
+            int most = Math.min(order.count(), kept.there(order, there));
+            int given = kept.given(order, there);
+            List<Demand> others = open.demands().stream().filter(one -> !one.id().equals(order.id())).toList();
+            List<Stock> ifAll = kept.without(order, there, most);
+            List<Stock> ifKept = kept.without(order, there, given);
+            Map<String, Double> low = given < most ? chances(open.withDemands(others), ifAll) : Map.of();
+            Map<String, Double> high = given < most ? chances(open.withDemands(others), ifKept) : Map.of();
+            List<String> better = others.stream().map(Demand::id)
+                    .filter(id -> high.getOrDefault(id, 0.0) - low.getOrDefault(id, 0.0) >= MUCH).toList();
+            if (better.isEmpty()) {
+                return;
+            }
+            keptFor.addAll(better);
+            open = open.withDemands(others);
+            there = ifKept;
+            notes.add(Reason.of(HANDED_OUT, "week.keepBack", order.id(), most, order.count(), given, most - given,
+                    better.stream()
+                            .map(id -> Sentence.of("week.keepBack.for", id, percent(low, id), percent(high, id))
+                                    .toString())
+                            .collect(Collectors.joining(", "))));
+        }
+
+        /** An order from which those that wait would take so much that somebody had better be told. */
+        private void behindWhoWaits(Map<String, Double> chances) {
+            Map<String, Double> behind = NothingMore.chancesIfWaitingComeFirst(all, supply, stocks, draws.get());
+            all.demands().stream().map(Demand::id).filter(id -> !keptFor.contains(id))
+                    .filter(id -> chances.getOrDefault(id, 0.0) - behind.getOrDefault(id, 0.0) >= MUCH)
+                    .forEach(id -> notes.add(Reason.of(HANDED_OUT, "week.waitsBefore", id, percent(chances, id),
+                            percent(behind, id))));
+        }
+
+        private static String percent(Map<String, Double> chances, String id) {
+            return Math.round(100 * chances.getOrDefault(id, 0.0)) + " %";
+        }
+    }
+}
