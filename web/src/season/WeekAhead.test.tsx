@@ -7,7 +7,7 @@ import { stage } from '../testing/stage'
 import { WeekAhead, WeekSteps } from './WeekAhead'
 
 const week = (more: Partial<WeekAheadView>): WeekAheadView =>
-  ({ grafts: [], placings: [], orders: [], notes: [], ...more }) as WeekAheadView
+  ({ grafts: [], placings: [], keptBack: [], orders: [], notes: [], ...more }) as WeekAheadView
 
 const graft = (day: string, cups: number, more = {}) => ({
   day,
@@ -41,6 +41,30 @@ describe('the week ahead', () => {
     const ifs = screen.getByText(/of the graft before take/).textContent
     expect(ifs).toContain('if 12 of the graft before take: 14 cups')
     expect(ifs).toContain('if 23 take: none')
+  })
+
+  it('says how many of today go to an order that they do not make whole, and for whom the rest is kept', () => {
+    const kept = {
+      day: '2026-06-15',
+      demand: 'Weir',
+      there: 7,
+      others: ['Alm', 'Farm'],
+      reasons: [],
+    }
+    stage(
+      <WeekSteps
+        page={week({
+          keptBack: [
+            { ...kept, give: 2 },
+            { ...kept, demand: 'Mill', give: 0 },
+          ] as WeekAheadView['keptBack'],
+        })}
+      />,
+    )
+    expect(screen.getByText('Hand over 2 queens')).toBeTruthy()
+    expect(screen.getByText(/for Weir, and keep 5 for Alm, Farm/)).toBeTruthy()
+    expect(screen.getByText('Hand over no queen yet')).toBeTruthy()
+    expect(screen.getByText(/for Mill, and keep 7/)).toBeTruthy()
   })
 
   it('tells the cells that nobody is to get, so that they can be sold in time', () => {

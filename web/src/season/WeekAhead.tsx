@@ -76,6 +76,23 @@ function Orders({ page }: { page: WeekAheadView }) {
   )
 }
 
+/** How many queens of today go to an order, and for whom the others are kept. */
+export function HandsOver({ kept }: { kept: WeekAheadView['keptBack'][number] }) {
+  const { t } = useTranslation()
+  return (
+    <>
+      <strong>
+        {kept.give > 0 ? t('week.handOver', { count: kept.give }) : t('week.handOverNone')}
+      </strong>{' '}
+      {t('week.keepFor', {
+        count: kept.there - kept.give,
+        demand: kept.demand,
+        others: kept.others.join(', '),
+      })}
+    </>
+  )
+}
+
 /** The steps by day, each with its ifs. */
 export function WeekSteps({
   page,
@@ -86,7 +103,9 @@ export function WeekSteps({
   planned?: { day: string; cups: number }[]
 }) {
   const { t } = useTranslation()
-  const days = [...new Set([...page.grafts, ...page.placings].map((one) => one.day))].sort()
+  const days = [
+    ...new Set([...page.keptBack, ...page.grafts, ...page.placings].map((one) => one.day)),
+  ].sort()
   if (days.length === 0) return <p>{t('week.nothing')}</p>
   return (
     <ol className="mt-1 max-w-3xl border-t-2 border-ink">
@@ -94,6 +113,13 @@ export function WeekSteps({
         <li key={day} className="grid gap-x-4 border-b border-rule py-2 md:grid-cols-[9rem_1fr]">
           <strong>{sayDay(day)}</strong>
           <div>
+            {page.keptBack
+              .filter((one) => one.day === day)
+              .map((one) => (
+                <Reasons key={one.demand} reasons={one.reasons}>
+                  <HandsOver kept={one} />
+                </Reasons>
+              ))}
             {page.grafts
               .filter((one) => one.day === day)
               .map((one) => (

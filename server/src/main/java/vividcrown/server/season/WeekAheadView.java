@@ -13,11 +13,12 @@ import vividcrown.server.wire.ReasonView;
  *
  * @param grafts by day
  * @param placings ripe cells by day
+ * @param keptBack queens of today that are kept for other orders
  * @param orders how each order stands if nothing more is done
  * @param notes what stands in the way
  */
-record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, List<WeekOrderView> orders,
-        List<ReasonView> notes) {
+record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, List<KeptBackView> keptBack,
+        List<WeekOrderView> orders, List<ReasonView> notes) {
 
     /**
      * @param kind as what it is to be handed over
@@ -41,6 +42,16 @@ record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, Lis
      * @param at of those that are placed, how many at which yard; empty if nobody asks where
      */
     record PlacingView(LocalDate day, String batch, int ripe, int place, int over, List<CellsAtYard> at,
+            List<ReasonView> reasons) {
+    }
+
+    /**
+     * @param demand an order of today that is not whole
+     * @param there queens for it, at most as many as are missing
+     * @param give of these that are handed over today
+     * @param others orders for which the rest is kept
+     */
+    record KeptBackView(LocalDate day, String demand, int there, int give, List<String> others,
             List<ReasonView> reasons) {
     }
 
@@ -69,6 +80,11 @@ record WeekAheadView(List<GraftStepView> grafts, List<PlacingView> placings, Lis
                                 one.over(),
                                 one.at().stream().map(there -> new CellsAtYard(there.yard(), there.cells())).toList(),
                                 ReasonView.of(one.reasons())))
+                        .toList(),
+                week.steps().stream().filter(WeekAhead.KeepsBack.class::isInstance)
+                        .map(WeekAhead.KeepsBack.class::cast)
+                        .map(one -> new KeptBackView(one.day(), one.demand().id(), one.there(), one.give(),
+                                one.others(), ReasonView.of(one.reasons())))
                         .toList(),
                 week.orders().stream()
                         .map(one -> new WeekOrderView(one.demand().id(), one.demand().product(), one.demand().count(),

@@ -90,6 +90,21 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         }
     }
 
+    /**
+     * Queens that are there for an order of today which they do not make whole.
+     *
+     * @param there of those that are missing of it, so many
+     * @param give so many are handed over today; the rest is kept
+     * @param others orders that are whole, or nearer to it, by what is kept
+     */
+    public record KeepsBack(LocalDate day, Demand demand, int there, int give, List<String> others,
+            List<Reason> reasons) implements Step {
+        public KeepsBack {
+            others = List.copyOf(others);
+            reasons = List.copyOf(reasons);
+        }
+    }
+
     /** @param takes of the graft before, at most @param cups then */
     public record If(int takes, int cups) {
     }
@@ -214,7 +229,8 @@ public record WeekAhead(List<Step> steps, List<Standing> orders, List<Reason> no
         private List<Standing> standings() {
             WhoIsServed served = WhoIsServed.of(brief, supply, stocks, this::draws,
                     days.nextForQueens(brief.today(), builders));
-            notes.addAll(served.notes());
+            steps.addAll(served.keptBack());
+            notes.addAll(served.behind());
             Map<String, Double> chances = served.chances();
             return brief.demands().stream().map(demand -> {
                 Wanted order = timing.wanted(demand);

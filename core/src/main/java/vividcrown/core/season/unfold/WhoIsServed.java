@@ -3,14 +3,10 @@ package vividcrown.core.season.unfold;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.function.Supplier;
-import java.util.stream.Collectors;
 import vividcrown.core.reason.Reason;
-import vividcrown.core.reason.Sentence;
 import vividcrown.core.reason.Source;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
@@ -20,9 +16,10 @@ import vividcrown.core.season.supply.Supply;
  * How the orders stand with what lives, if nothing more is grafted, and whom to ask to wait.
  *
  * @param chances by the demand's id: of its whole number in time, 0–1
- * @param notes for whom queens of today are kept, and who stands behind whom
+ * @param keptBack of today's queens
+ * @param behind who stands behind somebody who waits
  */
-record WhoIsServed(Map<String, Double> chances, List<Reason> notes) {
+record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBack, List<Reason> behind) {
 
     private static final Source HANDED_OUT = Source.derived("what lives handed out to the orders, over many draws");
     /** Chance that an order loses or gains: with less nobody would do anything about it. */
@@ -41,9 +38,7 @@ record WhoIsServed(Map<String, Double> chances, List<Reason> notes) {
         private final Supply supply;
         private final Supplier<Draws> draws;
         private final LocalDate next;
-        private final List<Reason> notes = new ArrayList<>();
-        /** Orders for whom something is kept. */
-        private final Set<String> keptFor = new HashSet<>();
+        private final List<WeekAhead.KeepsBack> keptBack = new ArrayList<>();
         private final SeasonBrief all;
         private final List<Stock> stocks;
         /** Of orders and of what lives, what is not settled yet. */
@@ -67,8 +62,7 @@ record WhoIsServed(Map<String, Double> chances, List<Reason> notes) {
                     .filter(order -> first.getOrDefault(order.id(), 0.0) < MUCH).forEach(this::settle);
             Map<String, Double> chances = new HashMap<>(first);
             chances.putAll(chances(open, there));
-            behindWhoWaits(chances);
-            return new WhoIsServed(chances, notes);
+            return new WhoIsServed(chances, keptBack, behindWhoWaits(chances));
         }
 
         private Map<String, Double> chances(SeasonBrief brief, List<Stock> lives) {
@@ -90,23 +84,26 @@ record WhoIsServed(Map<String, Double> chances, List<Reason> notes) {
             if (better.isEmpty()) {
                 return;
             }
-            keptFor.addAll(better);
             open = open.withDemands(others);
             there = ifKept;
-            notes.add(Reason.of(HANDED_OUT, "week.keepBack", order.id(), most, order.count(), given, most - given,
-                    better.stream()
-                            .map(id -> Sentence.of("week.keepBack.for", id, percent(low, id), percent(high, id))
-                                    .toString())
-                            .collect(Collectors.joining(", "))));
+            List<Reason> reasons = new ArrayList<>(List.of(
+                    Reason.of(HANDED_OUT, "week.keepBack", order.id(), most, order.count())));
+            better.forEach(id -> reasons
+                    .add(Reason.of(HANDED_OUT, "week.keepBack.for", id, percent(low, id), percent(high, id))));
+            reasons.add(Reason.of(Source.derived("what is worth how much, in the settings"), "week.keepBack.worth",
+                    order.id()));
+            keptBack.add(new WeekAhead.KeepsBack(open.today(), order, most, given, better, reasons));
         }
 
         /** An order from which those that wait would take so much that somebody had better be told. */
-        private void behindWhoWaits(Map<String, Double> chances) {
+        private List<Reason> behindWhoWaits(Map<String, Double> chances) {
             Map<String, Double> behind = NothingMore.chancesIfWaitingComeFirst(all, supply, stocks, draws.get());
-            all.demands().stream().map(Demand::id).filter(id -> !keptFor.contains(id))
+            return all.demands().stream().map(Demand::id)
+                    .filter(id -> keptBack.stream().noneMatch(one -> one.others().contains(id)))
                     .filter(id -> chances.getOrDefault(id, 0.0) - behind.getOrDefault(id, 0.0) >= MUCH)
-                    .forEach(id -> notes.add(Reason.of(HANDED_OUT, "week.waitsBefore", id, percent(chances, id),
-                            percent(behind, id))));
+                    .map(id -> Reason.of(HANDED_OUT, "week.waitsBefore", id, percent(chances, id),
+                            percent(behind, id)))
+                    .toList();
         }
 
         private static String percent(Map<String, Double> chances, String id) {
