@@ -152,6 +152,25 @@ class SeasonPlanReckonTest {
         assertThat(anybody.post("/api/v1/reckon/week-ahead", Map.of("season", late)).status()).isEqualTo(200);
     }
 
+    /** Seven lay, twelve are due today and eight in six days, for whom three more begin to lay: by hand. */
+    @Test
+    void queens_that_make_another_order_whole_are_kept_from_one_that_they_do_not() {
+        Map<String, Object> wanting = season();
+        List<String> laying = List.of("TAKE", "SOUND", "EMERGENCE", "MATING");
+        wanting.put("demands",
+                List.of(Map.of("id", "due", "product", "MATED_QUEENS", "count", 12, "until", "2026-05-01"),
+                        Map.of("id", "eight", "product", "MATED_QUEENS", "count", 8, "until", "2026-05-07")));
+        wanting.put("running",
+                List.of(Map.of("id", "old", "graftDay", "2026-04-01", "alive", 7, "passed", laying),
+                        Map.of("id", "young", "graftDay", "2026-04-12", "alive", 3, "passed", laying)));
+        JsonNode kept = anybody.post("/api/v1/reckon/week-ahead", Map.of("season", wanting)).json().path("keptBack");
+        assertThat(kept).hasSize(1);
+        assertThat(kept.get(0).path("demand").asString()).isEqualTo("due");
+        assertThat(kept.get(0).path("there").asInt()).isEqualTo(7);
+        assertThat(kept.get(0).path("give").asInt()).isEqualTo(2);
+        assertThat(kept.get(0).path("others").get(0).asString()).isEqualTo("eight");
+    }
+
     @Test
     void everything_wrong_is_said_at_once() {
         Map<String, Object> wrong = season();

@@ -22,6 +22,7 @@ import vividcrown.core.season.demand.Demand;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
 import vividcrown.core.season.recipe.RecipeShelf;
+import vividcrown.core.season.supply.Supply;
 
 /** What is told to whoever cannot have everything: situations of the trade (common practice). */
 class WaysOutTest {
@@ -63,6 +64,48 @@ class WaysOutTest {
         SeasonPlan promised = plan(Seasons.brief(List.of(order("some", Product.MATED_QUEENS, fewer.amount(), 38, 42)),
                 THREE, 68, Crew.EVERY_DAY));
         assertThat(promised.holds()).as("that many can be promised").isTrue();
+    }
+
+    /** As many as can be had on two days, whose luck differs, not those that the plan for all forty would bring surely. */
+    @Test
+    void the_largest_part_that_can_be_promised_is_sought() {
+        SeasonPlan plan = plan(
+                Seasons.brief(List.of(order("forty", Product.MATED_QUEENS, 40, 38, 42)), THREE, 68, Crew.EVERY_DAY));
+        int part = ways(plan, Relaxation.FEWER, "forty").getFirst().amount();
+        SeasonPlan more = plan(Seasons.brief(List.of(order("more", Product.MATED_QUEENS, part + 4, 38, 42)), THREE, 68,
+                Crew.EVERY_DAY));
+        assertThat(more.holds()).as("four more than %d", part).isFalse();
+    }
+
+    /** One builder, three nucs, two orders of two: whoever does what is told, and asks again, finds it so. */
+    @Test
+    void in_a_tiny_unit_what_is_told_holds_once_it_is_done() {
+        List<Demand> orders = List.of(order("first", Product.MATED_QUEENS, 2, 38, 42),
+                order("second", Product.MATED_QUEENS, 2, 46, 50));
+        SeasonBrief tiny = Seasons.brief(orders, List.of(builder("B 1", 30)), 3, Crew.EVERY_DAY);
+        SeasonPlan plan = plan(tiny);
+        List<SeasonPlan.WayOut> nucs = plan.waysOut().stream().filter(way -> way.kind() == Relaxation.NUCS).toList();
+        assertThat(nucs).anyMatch(way -> way.helps().size() == 2);
+        assertThat(nucs).allSatisfy(way -> {
+            SeasonPlan then = plan(Seasons.withNucs(tiny, 3 + way.amount()));
+            assertThat(then.promises()).filteredOn(one -> way.helps().contains(one.demand().id()))
+                    .allSatisfy(one -> assertThat(one.state()).as("%s", way.text()).isEqualTo(Promise.State.HOLDS));
+        });
+        // none that helps the same with more
+        assertThat(nucs).extracting(SeasonPlan.WayOut::helps).doesNotHaveDuplicates();
+    }
+
+    /** Three nucs take three cells: on average no more come ripe than there is room for. Cells are taken ten days after the graft (common practice). */
+    @Test
+    void a_tiny_unit_is_not_filled_beyond_its_nucs() {
+        SeasonBrief tiny = Seasons.brief(List.of(order("two", Product.MATED_QUEENS, 2, 38, 42)),
+                List.of(builder("B 1", 30)), 3, Crew.EVERY_DAY);
+        SeasonPlan plan = plan(tiny);
+        Supply supply = new Supply(tiny);
+        assertThat(plan.batches()).isNotEmpty();
+        assertThat(plan.batches().stream()
+                .mapToDouble(one -> supply.ripeOnAverage(one.day(), one.cups(), one.around())).sum())
+                .isLessThanOrEqualTo(3.05);
     }
 
     @Test
