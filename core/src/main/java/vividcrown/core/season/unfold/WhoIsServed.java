@@ -44,6 +44,8 @@ record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBa
         /** Of orders and of what lives, what is not settled yet. */
         private SeasonBrief open;
         private List<Stock> there;
+        /** Of this, what those that were served before leave. */
+        private List<Stock> left;
 
         Reckoning(Supply supply, Supplier<Draws> draws, LocalDate next, SeasonBrief all, List<Stock> stocks) {
             this.supply = supply;
@@ -53,13 +55,14 @@ record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBa
             this.stocks = stocks;
             this.open = all;
             this.there = stocks;
+            this.left = stocks;
         }
 
         WhoIsServed served() {
             Map<String, Double> first = chances(all, stocks);
+            // of those at whom nobody has looked yet may be enough to make it whole
             new Timing(all, supply).ordersOfToday().stream().map(Wanted::demand)
-                    // of whom nobody has looked at yet may make it whole
-                    .filter(order -> first.getOrDefault(order.id(), 0.0) < MUCH).forEach(this::settle);
+                    .forEach(order -> settle(order, first.getOrDefault(order.id(), 0.0) >= MUCH));
             Map<String, Double> chances = new HashMap<>(first);
             chances.putAll(chances(open, there));
             return new WhoIsServed(chances, keptBack, behindWhoWaits(chances));
@@ -70,15 +73,19 @@ record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBa
         }
 
         /** Of what is there for an order of today that is not whole with it others may become whole. */
-        private void settle(Demand order) {
+        private void settle(Demand order, boolean mayBeWhole) {
             KeptBack kept = new KeptBack(open, supply, draws.get(), next);
-            int most = Math.min(order.count(), kept.there(order, there));
-            int given = kept.given(order, there);
+            int most = Math.min(order.count(), kept.there(order, left));
+            int given = mayBeWhole ? most : kept.given(order, left);
+            left = kept.without(order, left, given);
+            if (given == most) {
+                return;
+            }
             List<Demand> others = open.demands().stream().filter(one -> !one.id().equals(order.id())).toList();
             List<Stock> ifAll = kept.without(order, there, most);
             List<Stock> ifKept = kept.without(order, there, given);
-            Map<String, Double> low = given < most ? chances(open.withDemands(others), ifAll) : Map.of();
-            Map<String, Double> high = given < most ? chances(open.withDemands(others), ifKept) : Map.of();
+            Map<String, Double> low = chances(open.withDemands(others), ifAll);
+            Map<String, Double> high = chances(open.withDemands(others), ifKept);
             List<String> better = others.stream().map(Demand::id)
                     .filter(id -> high.getOrDefault(id, 0.0) - low.getOrDefault(id, 0.0) >= MUCH).toList();
             if (better.isEmpty()) {

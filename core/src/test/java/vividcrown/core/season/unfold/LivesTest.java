@@ -91,6 +91,20 @@ class LivesTest {
                 List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY, running, List.of(), List.of()));
     }
 
+    /** Fifteen are there for fifteen and ten, both due today: who is served first leaves none, though ten would be whole with them. */
+    @Test
+    void what_is_there_is_handed_out_once() {
+        SeasonBrief brief = Seasons.brief(
+                List.of(Seasons.order("a", Product.MATED_QUEENS, 15, -2, 0),
+                        Seasons.order("b", Product.MATED_QUEENS, 10, -2, 0)),
+                List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY, List.of(laying("fifteen", -30, 15)),
+                List.of(), List.of());
+        WeekAhead week = WeekAhead.of(brief);
+        assertThat(ifNothingMore(week, "a")).isOne();
+        assertThat(ifNothingMore(week, "b")).isZero();
+        assertThat(keptBack(week)).isEmpty();
+    }
+
     private static List<WeekAhead.KeepsBack> keptBack(WeekAhead week) {
         return week.steps().stream().filter(WeekAhead.KeepsBack.class::isInstance)
                 .map(WeekAhead.KeepsBack.class::cast).toList();
