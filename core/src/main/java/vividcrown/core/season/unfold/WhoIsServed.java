@@ -72,34 +72,40 @@ record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBa
             return NothingMore.chances(brief, supply, lives, draws.get());
         }
 
-        /** Of what is there for an order of today that is not whole with it others may become whole. */
+        /** Of what is there for an order of today that is not whole with it others may become whole, and what nobody has looked at yet is theirs. */
         private void settle(Demand order, boolean mayBeWhole) {
             KeptBack kept = new KeptBack(open, supply, draws.get(), next);
             int most = Math.min(order.count(), kept.there(order, left));
-            int given = mayBeWhole ? most : kept.given(order, left);
-            left = kept.without(order, left, given);
-            if (given == most) {
+            if (mayBeWhole) {
+                left = kept.without(order, left, most);
                 return;
             }
             List<Demand> others = open.demands().stream().filter(one -> !one.id().equals(order.id())).toList();
-            List<Stock> ifAll = kept.without(order, there, most);
-            List<Stock> ifKept = kept.without(order, there, given);
-            Map<String, Double> low = chances(open.withDemands(others), ifAll);
-            Map<String, Double> high = chances(open.withDemands(others), ifKept);
+            SeasonBrief theirs = open.withDemands(others);
+            int given = kept.given(order, left);
+            Map<String, Double> low = chances(theirs, kept.without(order, there, most));
+            Map<String, Double> high = chances(theirs, kept.without(order, there, given));
             List<String> better = others.stream().map(Demand::id)
                     .filter(id -> high.getOrDefault(id, 0.0) - low.getOrDefault(id, 0.0) >= MUCH).toList();
-            if (better.isEmpty()) {
-                return;
+            if (!better.isEmpty()) {
+                keptBack.add(new WeekAhead.KeepsBack(open.today(), order, most, given, better,
+                        reasons(order, most, better, low, high)));
             }
-            open = open.withDemands(others);
-            there = ifKept;
-            List<Reason> reasons = new ArrayList<>(List.of(
-                    Reason.of(HANDED_OUT, "week.keepBack", order.id(), most, order.count())));
+            int handedOver = better.isEmpty() ? most : given;
+            open = theirs;
+            there = kept.without(order, there, handedOver);
+            left = kept.without(order, left, handedOver);
+        }
+
+        private static List<Reason> reasons(Demand order, int most, List<String> better, Map<String, Double> low,
+                Map<String, Double> high) {
+            List<Reason> reasons = new ArrayList<>();
+            reasons.add(Reason.of(HANDED_OUT, "week.keepBack", order.id(), most, order.count()));
             better.forEach(id -> reasons
                     .add(Reason.of(HANDED_OUT, "week.keepBack.for", id, percent(low, id), percent(high, id))));
             reasons.add(Reason.of(Source.derived("what is worth how much, in the settings"), "week.keepBack.worth",
                     order.id()));
-            keptBack.add(new WeekAhead.KeepsBack(open.today(), order, most, given, better, reasons));
+            return reasons;
         }
 
         /** An order from which those that wait would take so much that somebody had better be told. */

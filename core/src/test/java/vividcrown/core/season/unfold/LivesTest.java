@@ -91,6 +91,22 @@ class LivesTest {
                 List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY, running, List.of(), List.of()));
     }
 
+    /** Ninety are wanted today, nobody has looked at thirty virgins of four weeks yet: they are not enough for him, and more than enough for the next. */
+    @Test
+    void whoever_cannot_be_whole_does_not_take_what_nobody_has_looked_at() {
+        SeasonBrief brief = Seasons.brief(
+                List.of(Seasons.order("ninety", Product.MATED_QUEENS, 90, -2, 0),
+                        Seasons.order("ten", Product.MATED_QUEENS, 10, 4, 6)),
+                List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY,
+                List.of(new RunningBatch("not looked at", Optional.empty(), day(-28), 30, Draws.WAY.subList(0, 3),
+                        Around.NOTHING_KNOWN)),
+                List.of(), List.of());
+        WeekAhead week = WeekAhead.of(brief);
+        assertThat(ifNothingMore(week, "ten")).isGreaterThan(0.9);
+        assertThat(week.notes()).extracting(one -> one.fact().toString())
+                .anySatisfy(said -> assertThat(said).startsWith("ten stands at").contains("at 0 % if he gets what comes first"));
+    }
+
     /** Fifteen are there for fifteen and ten, both due today: who is served first leaves none, though ten would be whole with them. */
     @Test
     void what_is_there_is_handed_out_once() {
