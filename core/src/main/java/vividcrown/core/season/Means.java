@@ -97,11 +97,12 @@ public record Means(List<BreederQueen> breeders, List<CellBuilder> builders, int
 
     /**
      * @param more mating nucs, 0 or more
-     * @param yard where they stand; none if nobody asks where
+     * @param yard where they stand; without one there are no more of them, unless nobody asks where
      */
     public Means withMoreNucs(int more, Optional<MatingYard> yard) {
-        return new Means(breeders, builders, nucs + more, busyNucs,
-                yards.stream().map(one -> yard.equals(Optional.of(one)) ? one.withMore(more) : one).toList(), cages,
+        int further = yards.isEmpty() || yard.isPresent() ? more : 0;
+        return new Means(breeders, builders, nucs + further, busyNucs,
+                yards.stream().map(one -> yard.equals(Optional.of(one)) ? one.withMore(further) : one).toList(), cages,
                 crew);
     }
 

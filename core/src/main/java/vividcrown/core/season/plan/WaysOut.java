@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.CompletableFuture;
@@ -22,10 +21,8 @@ import vividcrown.core.season.MatingYard;
 import vividcrown.core.season.Means;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
-import vividcrown.core.season.demand.PromiseGroup;
 import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
-import vividcrown.core.season.supply.Yield;
 
 /**
  * What would make hold what does not. What the plan itself shows is told from its distributions; everything else is tried before it is told: the
@@ -36,12 +33,8 @@ final class WaysOut {
 
     /** Of all the effort, for each question. */
     private static final double FOR_EACH = 0.03;
-    /** Nobody promises what fails as often as not. */
-    private static final double LEAST_PROMISED = 0.5;
     /** Orders said no to for a trial, the least important first. */
     private static final int MOST_NOES = 6;
-    /** Of an order: the largest is sought to a thirtieth of it. */
-    private static final int PARTS_TRIED = 5;
     private static final int ASKED_AT_ONCE = 2;
     private static final int BUILDERS_THOUGHT_OF = 8;
     private static final int THEIR_LOAD = 30;
@@ -56,7 +49,6 @@ final class WaysOut {
     private final double mostSeconds;
     private final boolean quickly;
     private final List<Integer> open;
-    private final Map<Demand, Promise.State> before;
 
     /**
      * @param draft of these, that does not hold altogether
@@ -69,25 +61,18 @@ final class WaysOut {
         this.deadline = deadline;
         this.mostSeconds = mostSeconds;
         this.quickly = quickly;
-        this.before = draft.states();
         this.open = IntStream.range(0, drafts.groups().size()).filter(at -> draft.state(at) != Promise.State.HOLDS)
                 .boxed().toList();
     }
 
     /** The most helpful first. */
     List<SeasonPlan.WayOut> all() {
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
         List<Supplier<List<SeasonPlan.WayOut>>> questions = new ArrayList<>();
         TRIED.forEach(kind -> questions.add(() -> withMore(kind)));
-        open.stream().flatMap(at -> standing(at).stream()).forEach(one -> {
-            if (one.isSure()) {
-                ways.addAll(later(one));
-            } else {
-                questions.addAll(promisedLess(one));
-            }
-        });
+        LessPromised less = new LessPromised(drafts, draft, this::effort, watch, this::mayAsk, quickly);
+        open.forEach(at -> questions.addAll(less.questions(at)));
         noes().forEach(demand -> questions.add(() -> without(demand)));
-        ways.addAll(answered(questions));
+        List<SeasonPlan.WayOut> ways = new ArrayList<>(answered(questions));
         ways.sort(Comparator.comparingInt((SeasonPlan.WayOut way) -> way.loses().size() - way.helps().size())
                 .thenComparing(SeasonPlan.WayOut::kind).thenComparing(SeasonPlan.WayOut::amount)
                 .thenComparing(way -> String.join(" ", way.helps())));
@@ -125,56 +110,6 @@ final class WaysOut {
 
     private Effort effort() {
         return Effort.of(mostSeconds, FOR_EACH, deadline);
-    }
-
-    // --- what the plan itself shows ----------------------------------------------------------------------------------
-
-    /**
-     * How a demand that does not hold stands in the plan.
-     *
-     * @param chance of its whole number
-     * @param surely so many come as surely as wanted, and in time
-     */
-    private record Standing(Demand demand, double chance, int daysLate, int surely) {
-
-        boolean isSure() {
-            return Promise.holds(chance, demand.assurance());
-        }
-    }
-
-    /** Each demand of a group by what comes for all of it. */
-    private List<Standing> standing(int at) {
-        PromiseGroup group = drafts.groups().get(at);
-        Yield all = draft.outcome().of(group).all();
-        List<Standing> standing = new ArrayList<>();
-        int before = 0;
-        for (Demand demand : group.demands()) {
-            double chance = all.atLeast(before + demand.count());
-            int daysLate = draft.daysLate(demand);
-            // late queens are none on the day
-            standing.add(new Standing(demand, chance, daysLate, daysLate > 0 ? 0 : surely(all, before, demand)));
-            before += demand.count();
-        }
-        return standing.stream().filter(one -> !one.isSure() || one.daysLate() > 0).toList();
-    }
-
-    private List<SeasonPlan.WayOut> later(Standing standing) {
-        Demand demand = standing.demand();
-        Recipe recipe = draft.solution().choices().get(draft.indexOf(demand.id())).orElseThrow();
-        return List.of(told(Relaxation.LATER, standing.daysLate(), demand, Sentence.of("plan.wayOut.LATER.one",
-                demand.id(), recipe.delivery(), standing.daysLate())));
-    }
-
-    private static int surely(Yield all, int before, Demand demand) {
-        int surely = demand.count();
-        while (surely > 0 && !Promise.holds(all.atLeast(before + surely), demand.assurance())) {
-            surely--;
-        }
-        return surely;
-    }
-
-    private static SeasonPlan.WayOut told(Relaxation kind, int amount, Demand demand, Sentence text) {
-        return SeasonPlan.WayOut.of(kind, amount, List.of(demand.id()), List.of(), 0, text);
     }
 
     // --- one thing more ----------------------------------------------------------------------------------------------
@@ -313,77 +248,6 @@ final class WaysOut {
         return furtherNucsAt().filter(_ -> drafts.brief().means().yards().size() > 1)
                 .map(yard -> Sentence.of("plan.wayOut.NUCS.at", amount, held, yard.id()))
                 .orElseGet(() -> Sentence.of("plan.wayOut.NUCS", amount, held));
-    }
-
-    // --- less of a promise -------------------------------------------------------------------------------------------
-
-    /** Less sure, fewer, or the rest bought in. */
-    private List<Supplier<List<SeasonPlan.WayOut>>> promisedLess(Standing standing) {
-        return List.of(() -> standing.daysLate() == 0 && standing.chance() >= LEAST_PROMISED
-                ? lessSure(standing.demand(), (int) Math.floor(standing.chance() * 100))
-                : List.of(),
-                () -> fewer(standing));
-    }
-
-    private List<SeasonPlan.WayOut> lessSure(Demand demand, int percent) {
-        return holdsAs(demand.of(percent / 100.0))
-                ? List.of(told(Relaxation.ASSURANCE, percent, demand,
-                        Sentence.of("plan.wayOut.ASSURANCE", percent, demand.id())))
-                : List.of();
-    }
-
-    /** A part can be promised, and the rest is bought in. */
-    private List<SeasonPlan.WayOut> fewer(Standing standing) {
-        Demand demand = standing.demand();
-        List<SeasonPlan.WayOut> ways = new ArrayList<>();
-        int part = canBePromised(standing) ? largestPart(standing) : 0;
-        if (part > 0) {
-            ways.add(told(Relaxation.FEWER, part, demand, Sentence.of("plan.wayOut.FEWER", part, demand.count(),
-                    demand.id(), Math.round(100 * demand.assurance()))));
-        }
-        int bought = demand.count() - Math.max(part, standing.surely());
-        ways.add(told(Relaxation.BUY_IN, bought, demand,
-                Sentence.of(demand.line().isPresent() ? "plan.wayOut.BUY_IN.line" : "plan.wayOut.BUY_IN", bought,
-                        demand.id(), demand.line().orElse(""))));
-        return ways;
-    }
-
-    private boolean canBePromised(Standing standing) {
-        PromiseGroup group = drafts.groups().get(draft.indexOf(standing.demand().id()));
-        return standing.daysLate() == 0 && drafts.book().lineIsThere(group) && drafts.book().yardIsThere(group);
-    }
-
-    /** About the largest part that is kept without anybody losing by it; 0 if none is found. */
-    private int largestPart(Standing standing) {
-        Demand demand = standing.demand();
-        int asItStands = standing.surely();
-        int holds = asItStands > 0 && holdsAs(demand.of(asItStands)) ? asItStands : 0;
-        int fails = holds == 0 && asItStands > 0 ? asItStands : demand.count();
-        boolean willDo = holds > 0 && quickly;
-        for (int tried = 0; tried < PARTS_TRIED && fails - holds > 1 && !willDo; tried++) {
-            int middle = (holds + fails) / 2;
-            if (holdsAs(demand.of(middle))) {
-                holds = middle;
-            } else {
-                fails = middle;
-            }
-        }
-        return holds;
-    }
-
-    private boolean holdsAs(Demand less) {
-        if (!mayAsk()) {
-            return false;
-        }
-        Drafts with = drafts.with(less);
-        List<List<Recipe>> recipes = with.book().of(with.running()::of, RecipeFinder.LATE_BY,
-                draft.solution().choices());
-        return with.tried(recipes, draft.solution(), effort(), watch)
-                .filter(then -> then.states().entrySet().stream()
-                        .allMatch(one -> one.getKey().id().equals(less.id())
-                                ? one.getValue() == Promise.State.HOLDS
-                                : one.getValue().compareTo(Objects.requireNonNull(before.get(one.getKey()))) <= 0))
-                .isPresent();
     }
 
     // --- a no ----------------------------------------------------------------------------------------------------------

@@ -257,7 +257,8 @@ public final class RecipeFinder {
         for (int index = 0; index < days.size(); index++) {
             int cups = share(enough, days.size(), index);
             if (cups > 0) {
-                grafts.add(new Recipe.Graft(days.get(index), cups, supply.ripeOnAverage(days.get(index), cups, supply.usual())));
+                grafts.add(new Recipe.Graft(days.get(index), cups,
+                        supply.ripeOnAverage(days.get(index), cups, supply.usual())));
             }
         }
         grafts.sort(Comparator.comparing(Recipe.Graft::day));

@@ -93,7 +93,8 @@ final class Exhaustive {
                 if (group.product() != Product.RIPE_CELLS) {
                     LocalDate in = graft.day().plusDays(10);
                     minutes.merge(in, (int) Math.round(graft.placed() * WorkTime.PLACE_A_CELL), Integer::sum);
-                    in.datesUntil(recipe.delivery()).forEach(day -> nucs.merge(day, tenths(graft.placed()), Double::sum));
+                    in.datesUntil(recipe.delivery())
+                            .forEach(day -> nucs.merge(day, tenths(graft.placed()), Double::sum));
                 }
             }
         }

@@ -332,8 +332,11 @@ final class LivedSeason {
             int need = open.get(demand.id());
             if ((lastDay || cells) && all > 0) {
                 boolean inTime = !demand.until().isBefore(today);
-                boolean settled = cells || SupplyKind.of(demand.product()) != SupplyKind.QUEENS || inTime && all >= need;
-                int left = settled ? Math.min(need, all) : Math.min(Math.min(need, all), keeper.gives(this, demand.of(need), Math.min(need, all)));
+                boolean settled = cells || SupplyKind.of(demand.product()) != SupplyKind.QUEENS
+                        || inTime && all >= need;
+                int left = settled
+                        ? Math.min(need, all)
+                        : Math.min(Math.min(need, all), keeper.gives(this, demand.of(need), Math.min(need, all)));
                 if (left == 0) {
                     continue;
                 }

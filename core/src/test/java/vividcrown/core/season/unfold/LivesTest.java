@@ -104,7 +104,8 @@ class LivesTest {
         WeekAhead week = WeekAhead.of(brief);
         assertThat(ifNothingMore(week, "ten")).isGreaterThan(0.9);
         assertThat(week.notes()).extracting(one -> one.fact().toString())
-                .anySatisfy(said -> assertThat(said).startsWith("ten stands at").contains("at 0 % if he gets what comes first"));
+                .anySatisfy(said -> assertThat(said).startsWith("ten stands at")
+                        .contains("at 0 % if he gets what comes first"));
     }
 
     /** Fifteen are there for fifteen and ten, both due today: who is served first leaves none, though ten would be whole with them. */
