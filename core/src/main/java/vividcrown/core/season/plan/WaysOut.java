@@ -25,9 +25,8 @@ import vividcrown.core.season.recipe.Recipe;
 import vividcrown.core.season.recipe.RecipeFinder;
 
 /**
- * What would make hold what does not. What the plan itself shows is told from its distributions; everything else is tried before it is told: the
- * season is asked again with one thing more, or without one order, its cups are fitted, and who gains and who loses is read off the plan that
- * comes of it.
+ * What would make hold what does not. Each is tried before it is told: the season is asked again with one thing more, with less of a promise, or
+ * without one order, its cups are fitted, and who gains and who loses is read off the plan that comes of it.
  */
 final class WaysOut {
 
@@ -93,9 +92,7 @@ final class WaysOut {
     private List<SeasonPlan.WayOut> answered(List<Supplier<List<SeasonPlan.WayOut>>> questions) {
         try (ExecutorService threads = Executors.newFixedThreadPool(ASKED_AT_ONCE)) {
             List<CompletableFuture<List<SeasonPlan.WayOut>>> answers = questions.stream()
-                    .map(question -> CompletableFuture
-                            .supplyAsync(question, threads))
-                    .toList();
+                    .map(question -> CompletableFuture.supplyAsync(question, threads)).toList();
             return answers.stream().flatMap(answer -> awaiting.of(answer).stream()).toList();
         }
     }
@@ -274,7 +271,7 @@ final class WaysOut {
             return List.of();
         }
         return Without.of(drafts, draft, demand, effort(), watch).stream()
-                .filter(asked -> worth(asked.gains()) > worth(demand))
+                .filter(asked -> worth(asked.gains()) > worth(demand) + worth(asked.loses()))
                 .map(asked -> {
                     List<String> loses = new ArrayList<>(List.of(demand.id()));
                     loses.addAll(asked.loses());
