@@ -10,6 +10,7 @@ import vividcrown.core.reason.Reason;
 import vividcrown.core.reason.Source;
 import vividcrown.core.season.SeasonBrief;
 import vividcrown.core.season.demand.Demand;
+import vividcrown.core.season.demand.SupplyKind;
 import vividcrown.core.season.supply.Supply;
 
 /**
@@ -61,11 +62,23 @@ record WhoIsServed(Map<String, Double> chances, List<WeekAhead.KeepsBack> keptBa
         WhoIsServed served() {
             Map<String, Double> first = chances(all, stocks);
             // of those at whom nobody has looked yet may be enough to make it whole
-            new Timing(all, supply).ordersOfToday().stream().map(Wanted::demand)
+            new Timing(all, supply).ordersOfToday().stream().filter(one -> one.kind() == SupplyKind.QUEENS)
+                    .map(Wanted::demand)
                     .forEach(order -> settle(order, first.getOrDefault(order.id(), 0.0) >= MUCH));
             Map<String, Double> chances = new HashMap<>(first);
-            chances.putAll(chances(open, there));
+            chances(open, there).forEach((id, chance) -> {
+                if (!isBehind(id)) {
+                    chances.put(id, chance);
+                }
+            });
             return new WhoIsServed(chances, keptBack, behindWhoWaits(chances));
+        }
+
+        /** Whether somebody who matters more is settled before it: he gets whatever comes. */
+        private boolean isBehind(String order) {
+            List<Demand> settled = all.demands().stream().filter(one -> !open.demands().contains(one)).toList();
+            return all.demands().stream().filter(one -> one.id().equals(order))
+                    .anyMatch(one -> settled.stream().anyMatch(first -> first.priority() < one.priority()));
         }
 
         private Map<String, Double> chances(SeasonBrief brief, List<Stock> lives) {

@@ -108,6 +108,18 @@ class LivesTest {
                         .contains("at 0 % if he gets what comes first"));
     }
 
+    /** The same where the ninety matter more than the ten: nobody waits for whoever matters less. */
+    @Test
+    void whoever_matters_more_takes_what_nobody_has_looked_at() {
+        Demand ninety = new Demand("ninety", Product.MATED_QUEENS, 90, day(-2), day(0), Optional.empty(), 1, 0.9);
+        SeasonBrief brief = Seasons.brief(List.of(ninety, Seasons.order("ten", Product.MATED_QUEENS, 10, 4, 6)),
+                List.of(Seasons.builder("B 1", 45)), 60, Crew.EVERY_DAY,
+                List.of(new RunningBatch("not looked at", Optional.empty(), day(-28), 30, Draws.WAY.subList(0, 3),
+                        Around.NOTHING_KNOWN)),
+                List.of(), List.of());
+        assertThat(ifNothingMore(WeekAhead.of(brief), "ten")).isLessThan(0.1);
+    }
+
     /** Fifteen are there for fifteen and ten, both due today: who is served first leaves none, though ten would be whole with them. */
     @Test
     void what_is_there_is_handed_out_once() {
